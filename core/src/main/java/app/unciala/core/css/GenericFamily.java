@@ -1,0 +1,34 @@
+package app.unciala.core.css;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** A CSS generic family, with system families of its kind that most visitors have. */
+public enum GenericFamily {
+    SERIF(List.of("Georgia", "Times New Roman")),
+    SANS_SERIF(List.of("Helvetica Neue", "Arial")),
+    MONOSPACE(List.of("Menlo", "Consolas")),
+    CURSIVE(List.of()),
+    SYSTEM_UI(List.of());
+
+    private final List<String> systemFamilies;
+
+    GenericFamily(List<String> systemFamilies) {
+        this.systemFamilies = systemFamilies;
+    }
+
+    public String css() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** The value of {@code font-family} that begins with {@code family} and ends in this generic. */
+    public String stackAfter(String family) {
+        return Stream.concat(
+                        Stream.concat(Stream.of(family), systemFamilies.stream())
+                                .map(CssText::quote),
+                        Stream.of(css()))
+                .collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,195 @@
+package app.unciala.core.face;
+
+import app.unciala.core.face.StyleNames.Said;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.sfnt.FvarTable;
+import app.unciala.core.font.sfnt.FvarTable.Axis;
+import app.unciala.core.font.sfnt.HeadTable;
+import app.unciala.core.font.sfnt.NameTable;
+import app.unciala.core.font.sfnt.Os2Table;
+import app.unciala.core.font.sfnt.PostTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Settles what face a file holds. The order, where sources disagree:
+ *
+ * <ol>
+ *   <li>family: name 16, then name 1 with a weight or width word cut off its end when the tables confirm that word;
+ *   <li>weight: the {@code wght} axis; OS/2 {@code usWeightClass}, unless it is outside 1 to 1000, on the old scale of
+ *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the style name;
+ *   <li>width: the {@code wdth} axis; OS/2 {@code usWidthClass}; then the style name;
+ *   <li>slope: OS/2 {@code fsSelection} bits 9 and 0; {@code head.macStyle}; the {@code slnt} and {@code ital} axes do
+ *       not make a face italic by default; then {@code post.italicAngle} together with the style name.
+ * </ol>
+ */
+public final class FaceIdentifier {
+    private final NameTable names;
+    private final Optional<Os2Table> os2;
+    private final HeadTable head;
+    private final Optional<PostTable> post;
+    private final Optional<FvarTable> fvar;
+    private final String subfamily;
+    private final Said said;
+    private final List<Evidence> evidence = new ArrayList<>();
+
+    private FaceIdentifier(Sfnt face) {
+        names = NameTable.read(face);
+        os2 = Os2Table.read(face);
+        head = HeadTable.read(face);
+        post = PostTable.read(face);
+        fvar = FvarTable.read(face);
+        subfamily = names.best(NameTable.TYPOGRAPHIC_SUBFAMILY)
+                .or(() -> names.best(NameTable.SUBFAMILY))
+                .orElse("");
+        String style = names.best(NameTable.TYPOGRAPHIC_FAMILY).isPresent()
+                ? subfamily
+                : names.best(NameTable.FAMILY)
+                                .map(FaceIdentifier::trailingStyle)
+                                .orElse("") + " " + subfamily;
+        said = StyleNames.read(style);
+    }
+
+    /**
+     * Settles the identity.
+     *
+     * @throws FontException if the file has no family name, or a table it needs is damaged
+     */
+    public static FaceIdentity identify(Sfnt face) {
+        return new FaceIdentifier(face).settle();
+    }
+
+    private FaceIdentity settle() {
+        Range weight = weight();
+        Range width = width();
+        Slope slope = slope();
+        Slot slot = new Slot(weight, width, slope);
+        String family = family(slot);
+        String label = subfamily.isEmpty() ? slot.label() : subfamily;
+        return new FaceIdentity(family, label, slot, evidence);
+    }
+
+    private String family(Slot slot) {
+        Optional<String> typographic = names.best(NameTable.TYPOGRAPHIC_FAMILY);
+        Optional<String> legacy = names.best(NameTable.FAMILY);
+        String family = typographic
+                .or(() -> legacy.map(name -> withoutStyle(name, slot)))
+                .or(() -> names.best(NameTable.FULL_NAME))
+                .or(() -> names.best(NameTable.POSTSCRIPT_NAME))
+                .orElseThrow(() -> new FontException("name", -1, "gives the face no family name"));
+        typographic.ifPresent(name -> evidence.add(new Evidence("name 16", name, true)));
+        legacy.ifPresent(name -> evidence.add(new Evidence("name 1", name, name.startsWith(family))));
+        return family;
+    }
+
+    /** "Harrow Light" with name 2 "Regular" and weight 300 is the family "Harrow". */
+    private static String withoutStyle(String name, Slot slot) {
+        String style = trailingStyle(name);
+        if (style.isEmpty()) {
+            return name;
+        }
+        Said words = StyleNames.read(style);
+        boolean confirmed = words.weight().map(slot.weight()::contains).orElse(true)
+                && words.width().map(slot.width()::contains).orElse(true)
+                && words.slope().map(slope -> slope == slot.slope()).orElse(true);
+        return confirmed ? name.substring(0, name.length() - style.length()).strip() : name;
+    }
+
+    /** The words at the end of a family name that name a style, never the whole name. */
+    private static String trailingStyle(String name) {
+        int from = name.length();
+        while (true) {
+            int space = name.lastIndexOf(' ', from - 1);
+            if (space <= 0 || !isStyle(name.substring(space + 1, from))) {
+                return name.substring(from);
+            }
+            from = space;
+        }
+    }
+
+    private static boolean isStyle(String words) {
+        Said said = StyleNames.read(words);
+        boolean plain = words.strip().matches("(?i)regular|normal|book|roman");
+        return !plain
+                && (said.weight().isPresent()
+                        || said.width().isPresent()
+                        || said.slope().isPresent());
+    }
+
+    private Range weight() {
+        Optional<Axis> axis = fvar.flatMap(table -> table.axis("wght"));
+        int fromClass = os2.map(Os2Table::weightClass).orElse(0);
+        boolean bold = os2.map(Os2Table::isBold).orElse(false) || head.isBold();
+        Optional<Integer> fromName = said.weight();
+        int settled;
+        if (fromClass >= 10 && fromClass <= 1000) {
+            boolean forgotten =
+                    fromClass == 400 && bold && fromName.filter(w -> w >= 600).isPresent();
+            settled = forgotten ? fromName.get() : fromClass;
+        } else if (fromName.isPresent()) {
+            settled = fromName.get();
+        } else {
+            settled = fromClass >= 1 && fromClass <= 9 ? fromClass * 100 : bold ? 700 : 400;
+        }
+        Range range = axis.map(a -> new Range(clamp(a.min()), clamp(Math.max(a.min(), a.max()))))
+                .orElse(Range.of(settled));
+        axis.ifPresent(a ->
+                evidence.add(new Evidence("fvar wght", Numbers.plain(a.min()) + "–" + Numbers.plain(a.max()), true)));
+        os2.ifPresent(t -> evidence.add(
+                new Evidence("OS/2 usWeightClass", String.valueOf(t.weightClass()), range.contains(t.weightClass()))));
+        fromName.ifPresent(
+                w -> evidence.add(new Evidence("style name", subfamily + " (weight " + w + ")", range.contains(w))));
+        if (axis.isEmpty() && bold != settled >= 600) {
+            evidence.add(new Evidence("bold bit", bold ? "bold" : "not bold", !bold && settled != 700));
+        }
+        return range;
+    }
+
+    private static double clamp(double weight) {
+        return Math.max(1, Math.min(1000, weight));
+    }
+
+    private Range width() {
+        Optional<Axis> axis = fvar.flatMap(table -> table.axis("wdth")).filter(a -> a.min() > 0 && a.max() >= a.min());
+        Optional<Integer> fromClass = os2.map(Os2Table::widthClass).filter(c -> c >= 1 && c <= 9);
+        double settled = fromClass.map(StyleNames::widthOfClass).or(said::width).orElse(100.0);
+        Range range = axis.map(a -> new Range(a.min(), a.max())).orElse(Range.of(settled));
+        axis.ifPresent(a -> evidence.add(new Evidence("fvar wdth", range.toString(), true)));
+        fromClass
+                .filter(c -> c != 5)
+                .ifPresent(c -> evidence.add(
+                        new Evidence("OS/2 usWidthClass", c.toString(), range.contains(StyleNames.widthOfClass(c)))));
+        said.width()
+                .ifPresent(w -> evidence.add(new Evidence(
+                        "style name", subfamily + " (width " + Numbers.plain(w) + " %)", range.contains(w))));
+        return range;
+    }
+
+    private Slope slope() {
+        boolean leans = post.map(PostTable::italicAngle).orElse(0.0) != 0;
+        Slope settled;
+        if (os2.map(Os2Table::isOblique).orElse(false)) {
+            settled = Slope.OBLIQUE;
+        } else if (os2.map(Os2Table::isItalic).orElse(false) || head.isItalic()) {
+            settled = said.slope().orElse(Slope.ITALIC);
+        } else if (leans && said.slope().isPresent()) {
+            settled = said.slope().get();
+        } else {
+            settled = Slope.UPRIGHT;
+        }
+        os2.ifPresent(t -> {
+            boolean sloped = t.isItalic() || t.isOblique();
+            if (sloped || settled != Slope.UPRIGHT) {
+                evidence.add(new Evidence(
+                        "OS/2 fsSelection", sloped ? "sloped" : "upright", sloped == (settled != Slope.UPRIGHT)));
+            }
+        });
+        said.slope().ifPresent(s -> evidence.add(new Evidence("style name", subfamily, s == settled)));
+        if (leans != (settled != Slope.UPRIGHT)) {
+            evidence.add(new Evidence("post italicAngle", leans ? "leans" : "upright", false));
+        }
+        return settled;
+    }
+}

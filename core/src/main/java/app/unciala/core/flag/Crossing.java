@@ -1,0 +1,84 @@
+package app.unciala.core.flag;
+
+import app.unciala.core.css.FontMatching;
+import app.unciala.core.css.FontMatching.Match;
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.flag.Snapshot.Ask;
+import app.unciala.core.flag.Snapshot.Family;
+import app.unciala.core.flag.Snapshot.HeldFile;
+import app.unciala.core.flag.Snapshot.Site;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Decision;
+import app.unciala.core.license.FaceUse;
+import app.unciala.core.license.LicenseDecider;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * One asked face against what is held and allowed: a row of the table asked / held / allowed.
+ *
+ * @param held the files that fill the asked slot, of any format
+ * @param substitute what a browser would show instead when nothing is held for the slot, if the family has any face
+ * @param decisions the license decision for every domain of the site
+ */
+public record Crossing(
+        Site site,
+        Ask ask,
+        String familyName,
+        List<HeldFile> held,
+        Optional<Match> substitute,
+        Map<DomainName, Decision> decisions) {
+
+    /** All crossings of a site, in the order in which it asks. */
+    public static List<Crossing> of(Snapshot snapshot, Site site) {
+        List<Crossing> crossings = new ArrayList<>();
+        for (Ask ask : site.asks()) {
+            snapshot.family(ask.familyId()).ifPresent(family -> crossings.add(cross(snapshot, site, ask, family)));
+        }
+        return crossings;
+    }
+
+    private static Crossing cross(Snapshot snapshot, Site site, Ask ask, Family family) {
+        List<HeldFile> held = family.files().stream()
+                .filter(file -> file.slot().serves(ask.slot()))
+                .toList();
+        Optional<Match> substitute = held.isEmpty()
+                ? FontMatching.match(
+                        ask.slot(), family.files().stream().map(HeldFile::slot).toList())
+                : Optional.empty();
+        boolean converted = held.stream().noneMatch(file -> file.format() == FontFormat.WOFF2 && !file.madeHere());
+        Map<DomainName, Decision> decisions = new LinkedHashMap<>();
+        for (DomainName domain : site.domains()) {
+            FaceUse use =
+                    new FaceUse(ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, domain, snapshot.today());
+            decisions.put(domain, LicenseDecider.decide(snapshot.licenses(), use));
+        }
+        return new Crossing(site, ask, family.name(), held, substitute, decisions);
+    }
+
+    public boolean isHeld() {
+        return !held.isEmpty();
+    }
+
+    public boolean isHeldForWeb() {
+        return held.stream().anyMatch(file -> file.format() == FontFormat.WOFF2);
+    }
+
+    /** What a browser does about a face that is not held, in words. */
+    public String withoutIt() {
+        return substitute
+                .map(match -> {
+                    String taken = "browsers take " + match.face().label();
+                    if (match.fakesBold() && match.fakesSlope()) {
+                        return taken + " and fake both the bold and the slant";
+                    }
+                    return match.fakesBold()
+                            ? taken + " and fake the bold"
+                            : match.fakesSlope() ? taken + " and fake the slant" : taken + " instead";
+                })
+                .orElse("browsers show the fallback");
+    }
+}

@@ -1,0 +1,29 @@
+package app.unciala.core.font;
+
+/** A font that cannot be read, with the table, the byte position in it, and the reason: the only exception of this room. */
+public final class FontException extends RuntimeException {
+    private final String table;
+    private final long offset;
+    private final String reason;
+
+    public FontException(String table, long offset, String reason) {
+        super(offset < 0 ? table + ": " + reason : table + " at byte " + offset + ": " + reason);
+        this.table = table;
+        this.offset = offset;
+        this.reason = reason;
+    }
+
+    /** The table's tag, or the container's name. */
+    public String table() {
+        return table;
+    }
+
+    /** Bytes from the table's start, or -1 where no one place is at fault. */
+    public long offset() {
+        return offset;
+    }
+
+    public String reason() {
+        return reason;
+    }
+}

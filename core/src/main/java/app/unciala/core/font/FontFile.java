@@ -1,0 +1,11 @@
+package app.unciala.core.font;
+
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.List;
+
+/** A font file as its bytes say it is: the container and one sfnt for each face in it, at least one. */
+public record FontFile(FontFormat format, List<Sfnt> faces) {
+    public FontFile {
+        faces = List.copyOf(faces);
+    }
+}

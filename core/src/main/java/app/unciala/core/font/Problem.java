@@ -1,0 +1,11 @@
+package app.unciala.core.font;
+
+/** Something wrong with a font that can still be read. */
+public record Problem(Severity severity, String table, String text) {
+    /** How much it matters: {@code NOTE} is worth knowing, {@code WARNING} may show, {@code ERROR} will. */
+    public enum Severity {
+        NOTE,
+        WARNING,
+        ERROR
+    }
+}

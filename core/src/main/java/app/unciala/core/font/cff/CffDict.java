@@ -1,0 +1,95 @@
+package app.unciala.core.font.cff;
+
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A DICT (Technical Note 5176, section 4): operands by operator; two-byte operators are 1200 plus the second byte. */
+final class CffDict {
+    static final int CHAR_STRINGS = 17;
+    static final int PRIVATE = 18;
+    static final int SUBRS = 19;
+    static final int FD_ARRAY = 1236;
+    static final int FD_SELECT = 1237;
+
+    private final Map<Integer, double[]> entries = new HashMap<>();
+
+    private CffDict() {}
+
+    static CffDict read(ByteView bytes) {
+        CffDict dict = new CffDict();
+        List<Double> operands = new ArrayList<>();
+        int at = 0;
+        while (at < bytes.length()) {
+            int b = bytes.u8(at++);
+            if (b <= 21) {
+                int operator = b == 12 ? 1200 + bytes.u8(at++) : b;
+                dict.entries.put(
+                        operator,
+                        operands.stream().mapToDouble(Double::doubleValue).toArray());
+                operands.clear();
+            } else if (b == 28) {
+                operands.add((double) bytes.i16(at));
+                at += 2;
+            } else if (b == 29) {
+                operands.add((double) bytes.i32(at));
+                at += 4;
+            } else if (b == 30) {
+                at = readReal(bytes, at, operands);
+            } else if (b >= 32 && b <= 246) {
+                operands.add(b - 139.0);
+            } else if (b >= 247 && b <= 250) {
+                operands.add((b - 247) * 256.0 + bytes.u8(at++) + 108);
+            } else if (b >= 251 && b <= 254) {
+                operands.add(-(b - 251) * 256.0 - bytes.u8(at++) - 108);
+            } else {
+                throw new FontException("CFF ", at - 1, "has the reserved byte " + b + " in a DICT");
+            }
+            if (operands.size() > 513) {
+                throw new FontException("CFF ", at, "has too many operands in a DICT");
+            }
+        }
+        return dict;
+    }
+
+    private static int readReal(ByteView bytes, int at, List<Double> operands) {
+        StringBuilder text = new StringBuilder();
+        while (true) {
+            int pair = bytes.u8(at++);
+            for (int nibble : new int[] {pair >> 4, pair & 15}) {
+                switch (nibble) {
+                    case 10 -> text.append('.');
+                    case 11 -> text.append('E');
+                    case 12 -> text.append("E-");
+                    case 14 -> text.append('-');
+                    case 15 -> {
+                        operands.add(parse(text.toString(), at));
+                        return at;
+                    }
+                    default -> text.append(nibble);
+                }
+            }
+        }
+    }
+
+    private static double parse(String text, int at) {
+        try {
+            return Double.parseDouble(text);
+        } catch (NumberFormatException e) {
+            throw new FontException("CFF ", at, "has a number in a DICT that is none: " + text);
+        }
+    }
+
+    Optional<double[]> get(int operator) {
+        return Optional.ofNullable(entries.get(operator));
+    }
+
+    /** The first operand as an offset, or nothing. */
+    Optional<Integer> offset(int operator) {
+        return get(operator).filter(values -> values.length > 0).map(values -> (int) values[values.length - 1]);
+    }
+}

@@ -1,0 +1,339 @@
+package app.unciala.core.font.cff;
+
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.outline.Outline;
+
+/** One run of a Type 2 charstring (Technical Note 5177), bounded in depth, stack and steps. */
+final class CharStringRun {
+    private static final int MAX_DEPTH = 10;
+    private static final int MAX_STACK = 513;
+    private static final int MAX_STEPS = 2_000_000;
+
+    private final CffIndex charStrings;
+    private final CffIndex globalSubrs;
+    private final CffIndex localSubrs;
+    private final Outline outline = new Outline();
+    private final double[] stack = new double[MAX_STACK];
+    private final double[] storage = new double[32];
+    private int size;
+    private double x;
+    private double y;
+    private int hints;
+    private boolean widthTaken;
+    private boolean ended;
+    private int steps;
+
+    CharStringRun(CffIndex charStrings, CffIndex globalSubrs, CffIndex localSubrs) {
+        this.charStrings = charStrings;
+        this.globalSubrs = globalSubrs;
+        this.localSubrs = localSubrs;
+    }
+
+    Outline run(int glyph) {
+        execute(charStrings.get(glyph), 0);
+        return outline;
+    }
+
+    private void execute(ByteView code, int depth) {
+        if (depth > MAX_DEPTH) {
+            throw new FontException("CFF ", -1, "calls subroutines too deeply");
+        }
+        int at = 0;
+        while (at < code.length() && !ended) {
+            if (++steps > MAX_STEPS) {
+                throw new FontException("CFF ", -1, "has a charstring that takes too many steps");
+            }
+            int b = code.u8(at++);
+            if (b == 28) {
+                push(code.i16(at));
+                at += 2;
+            } else if (b >= 32 && b <= 246) {
+                push(b - 139);
+            } else if (b >= 247 && b <= 250) {
+                push((b - 247) * 256 + code.u8(at++) + 108);
+            } else if (b >= 251 && b <= 254) {
+                push(-(b - 251) * 256 - code.u8(at++) - 108);
+            } else if (b == 255) {
+                push(code.fixed(at));
+                at += 4;
+            } else if (b == 11) {
+                return;
+            } else if (b == 10) {
+                execute(subroutine(localSubrs), depth + 1);
+            } else if (b == 29) {
+                execute(subroutine(globalSubrs), depth + 1);
+            } else if (b == 19 || b == 20) {
+                stems();
+                at += hints + 7 >> 3;
+            } else if (b == 12) {
+                escape(code.u8(at++));
+            } else {
+                operator(b);
+            }
+        }
+    }
+
+    private ByteView subroutine(CffIndex subrs) {
+        int bias = subrs.count() < 1240 ? 107 : subrs.count() < 33900 ? 1131 : 32768;
+        return subrs.get((int) pop() + bias);
+    }
+
+    private void operator(int b) {
+        switch (b) {
+            case 1, 3, 18, 23 -> stems();
+            case 4 -> {
+                takeWidth(1);
+                move(0, at(0));
+            }
+            case 21 -> {
+                takeWidth(2);
+                move(at(0), at(1));
+            }
+            case 22 -> {
+                takeWidth(1);
+                move(at(0), 0);
+            }
+            case 5 -> lines(0, size);
+            case 6 -> alternatingLines(true);
+            case 7 -> alternatingLines(false);
+            case 8 -> curves(0, size);
+            case 24 -> {
+                int end = Math.max(0, size - 2);
+                curves(0, end);
+                lines(end, size);
+            }
+            case 25 -> {
+                int end = Math.max(0, size - 6);
+                lines(0, end);
+                curves(end, size);
+            }
+            case 26 -> verticalCurves();
+            case 27 -> horizontalCurves();
+            case 30 -> alternatingCurves(false);
+            case 31 -> alternatingCurves(true);
+            case 14 -> end();
+            default -> throw new FontException("CFF ", -1, "has the unknown charstring operator " + b);
+        }
+        size = 0;
+    }
+
+    private void stems() {
+        if (!widthTaken) {
+            widthTaken = true;
+            if (size % 2 == 1) {
+                size--;
+            }
+        }
+        hints += size / 2;
+        size = 0;
+    }
+
+    /** The width stands before the operands of whichever operator clears the stack first. */
+    private void takeWidth(int operands) {
+        if (!widthTaken) {
+            widthTaken = true;
+            if (size > operands) {
+                System.arraycopy(stack, 1, stack, 0, --size);
+            }
+        }
+    }
+
+    private void end() {
+        takeWidth(size >= 4 ? 4 : 0);
+        if (size >= 4) {
+            throw new FontException("CFF ", -1, "composes an accented letter by the deprecated endchar");
+        }
+        ended = true;
+    }
+
+    private void move(double dx, double dy) {
+        x += dx;
+        y += dy;
+        outline.moveTo(x, y);
+    }
+
+    private void line(double dx, double dy) {
+        x += dx;
+        y += dy;
+        outline.lineTo(x, y);
+    }
+
+    private void curve(double dx1, double dy1, double dx2, double dy2, double dx3, double dy3) {
+        double x1 = x + dx1;
+        double y1 = y + dy1;
+        double x2 = x1 + dx2;
+        double y2 = y1 + dy2;
+        x = x2 + dx3;
+        y = y2 + dy3;
+        outline.curveTo(x1, y1, x2, y2, x, y);
+    }
+
+    private void lines(int from, int to) {
+        for (int i = from; i + 1 < to; i += 2) {
+            line(stack[i], stack[i + 1]);
+        }
+    }
+
+    private void alternatingLines(boolean horizontal) {
+        for (int i = 0; i < size; i++, horizontal = !horizontal) {
+            line(horizontal ? stack[i] : 0, horizontal ? 0 : stack[i]);
+        }
+    }
+
+    private void curves(int from, int to) {
+        for (int i = from; i + 5 < to; i += 6) {
+            curve(stack[i], stack[i + 1], stack[i + 2], stack[i + 3], stack[i + 4], stack[i + 5]);
+        }
+    }
+
+    private void verticalCurves() {
+        int i = size % 4 == 1 ? 1 : 0;
+        double dx = i == 1 ? stack[0] : 0;
+        for (; i + 3 < size; i += 4, dx = 0) {
+            curve(dx, stack[i], stack[i + 1], stack[i + 2], 0, stack[i + 3]);
+        }
+    }
+
+    private void horizontalCurves() {
+        int i = size % 4 == 1 ? 1 : 0;
+        double dy = i == 1 ? stack[0] : 0;
+        for (; i + 3 < size; i += 4, dy = 0) {
+            curve(stack[i], dy, stack[i + 1], stack[i + 2], stack[i + 3], 0);
+        }
+    }
+
+    private void alternatingCurves(boolean horizontal) {
+        for (int i = 0; i + 3 < size; i += 4, horizontal = !horizontal) {
+            double last = size - i == 5 ? stack[i + 4] : 0;
+            if (horizontal) {
+                curve(stack[i], 0, stack[i + 1], stack[i + 2], last, stack[i + 3]);
+            } else {
+                curve(0, stack[i], stack[i + 1], stack[i + 2], stack[i + 3], last);
+            }
+        }
+    }
+
+    private void escape(int b) {
+        switch (b) {
+            case 34, 35, 36, 37 -> {
+                flex(b);
+                size = 0;
+            }
+            case 3 -> binary((l, r) -> l != 0 && r != 0 ? 1 : 0);
+            case 4 -> binary((l, r) -> l != 0 || r != 0 ? 1 : 0);
+            case 5 -> push(pop() == 0 ? 1 : 0);
+            case 9 -> push(Math.abs(pop()));
+            case 10 -> binary(Double::sum);
+            case 11 -> binary((l, r) -> l - r);
+            case 12 -> binary((l, r) -> r == 0 ? 0 : l / r);
+            case 14 -> push(-pop());
+            case 15 -> binary((l, r) -> l == r ? 1 : 0);
+            case 18 -> pop();
+            case 20 -> {
+                int index = (int) pop();
+                storage[Math.floorMod(index, storage.length)] = pop();
+            }
+            case 21 -> push(storage[Math.floorMod((int) pop(), storage.length)]);
+            case 22 -> {
+                double v2 = pop();
+                double v1 = pop();
+                double s2 = pop();
+                double s1 = pop();
+                push(v1 <= v2 ? s1 : s2);
+            }
+            case 23 -> push(0.5);
+            case 24 -> binary((l, r) -> l * r);
+            case 26 -> push(Math.sqrt(Math.max(0, pop())));
+            case 27 -> {
+                double top = pop();
+                push(top);
+                push(top);
+            }
+            case 28 -> {
+                double top = pop();
+                double below = pop();
+                push(top);
+                push(below);
+            }
+            case 29 -> {
+                int index = Math.max(0, (int) pop());
+                push(at(size - 1 - index));
+            }
+            case 30 -> roll();
+            default -> throw new FontException("CFF ", -1, "has the unknown charstring operator 12 " + b);
+        }
+    }
+
+    private void roll() {
+        int shift = (int) pop();
+        int count = (int) pop();
+        if (count < 0 || count > size) {
+            throw new FontException("CFF ", -1, "rolls more of its stack than there is");
+        }
+        double[] part = new double[count];
+        for (int i = 0; i < count; i++) {
+            part[Math.floorMod(i + shift, count)] = stack[size - count + i];
+        }
+        System.arraycopy(part, 0, stack, size - count, count);
+    }
+
+    private void flex(int b) {
+        double startX = x;
+        double startY = y;
+        switch (b) {
+            case 34 -> {
+                curve(at(0), 0, at(1), at(2), at(3), 0);
+                curve(at(4), 0, at(5), startY - y, at(6), 0);
+            }
+            case 35 -> {
+                curve(at(0), at(1), at(2), at(3), at(4), at(5));
+                curve(at(6), at(7), at(8), at(9), at(10), at(11));
+            }
+            case 36 -> {
+                curve(at(0), at(1), at(2), at(3), at(4), 0);
+                curve(at(5), 0, at(6), at(7), at(8), startY - (y + at(7)));
+            }
+            default -> {
+                double dx = at(0) + at(2) + at(4) + at(6) + at(8);
+                double dy = at(1) + at(3) + at(5) + at(7) + at(9);
+                boolean wide = Math.abs(dx) > Math.abs(dy);
+                curve(at(0), at(1), at(2), at(3), at(4), at(5));
+                curve(
+                        at(6),
+                        at(7),
+                        at(8),
+                        at(9),
+                        wide ? at(10) : startX - x - at(6) - at(8),
+                        wide ? startY - y - at(7) - at(9) : at(10));
+            }
+        }
+    }
+
+    private void binary(java.util.function.DoubleBinaryOperator operator) {
+        double right = pop();
+        double left = pop();
+        push(operator.applyAsDouble(left, right));
+    }
+
+    private double at(int i) {
+        if (i < 0 || i >= size) {
+            throw new FontException("CFF ", -1, "has a charstring operator with too few operands");
+        }
+        return stack[i];
+    }
+
+    private void push(double value) {
+        if (size == MAX_STACK) {
+            throw new FontException("CFF ", -1, "has a charstring with too many operands");
+        }
+        stack[size++] = value;
+    }
+
+    private double pop() {
+        if (size == 0) {
+            throw new FontException("CFF ", -1, "has a charstring operator with too few operands");
+        }
+        return stack[--size];
+    }
+}

@@ -1,0 +1,31 @@
+package app.unciala.core.font.sfnt;
+
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+
+/** {@code hmtx}: advance width and left side bearing of every glyph, in font units. */
+public record HmtxTable(int[] advances, int[] leftSideBearings) {
+    public static HmtxTable read(Sfnt face) {
+        return read(
+                face.require("hmtx"),
+                HheaTable.read(face).numberOfHMetrics(),
+                MaxpTable.read(face).numGlyphs());
+    }
+
+    public static HmtxTable read(ByteView table, int numberOfHMetrics, int numGlyphs) {
+        if (numberOfHMetrics == 0 || numberOfHMetrics > numGlyphs) {
+            throw new FontException("hhea", 34, "gives " + numberOfHMetrics + " advances for " + numGlyphs + " glyphs");
+        }
+        int[] advances = new int[numGlyphs];
+        int[] bearings = new int[numGlyphs];
+        for (int glyph = 0; glyph < numberOfHMetrics; glyph++) {
+            advances[glyph] = table.u16(4 * glyph);
+            bearings[glyph] = table.i16(4 * glyph + 2);
+        }
+        for (int glyph = numberOfHMetrics; glyph < numGlyphs; glyph++) {
+            advances[glyph] = advances[numberOfHMetrics - 1];
+            bearings[glyph] = table.i16(4 * numberOfHMetrics + 2 * (glyph - numberOfHMetrics));
+        }
+        return new HmtxTable(advances, bearings);
+    }
+}

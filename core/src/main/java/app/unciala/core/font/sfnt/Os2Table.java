@@ -1,0 +1,55 @@
+package app.unciala.core.font.sfnt;
+
+import app.unciala.core.font.ByteView;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+
+/** {@code OS/2}: weight and width class, style bits, embedding permission and metrics in font units. */
+public record Os2Table(
+        int version,
+        int weightClass,
+        int widthClass,
+        int fsType,
+        String vendorId,
+        int fsSelection,
+        int typoAscender,
+        int typoDescender,
+        int typoLineGap,
+        int winAscent,
+        int winDescent) {
+    private static final int ITALIC = 1;
+    private static final int BOLD = 1 << 5;
+    private static final int OBLIQUE = 1 << 9;
+
+    /** The table, or nothing for the old TrueType fonts that have none or a stump of it. */
+    public static Optional<Os2Table> read(Sfnt face) {
+        return face.table("OS/2").filter(table -> table.length() >= 78).map(Os2Table::read);
+    }
+
+    private static Os2Table read(ByteView table) {
+        return new Os2Table(
+                table.u16(0),
+                table.u16(4),
+                table.u16(6),
+                table.u16(8),
+                table.text(58, 4, StandardCharsets.ISO_8859_1).strip(),
+                table.u16(62),
+                table.i16(68),
+                table.i16(70),
+                table.i16(72),
+                table.u16(74),
+                table.u16(76));
+    }
+
+    public boolean isItalic() {
+        return (fsSelection & ITALIC) != 0;
+    }
+
+    public boolean isBold() {
+        return (fsSelection & BOLD) != 0;
+    }
+
+    public boolean isOblique() {
+        return version >= 4 && (fsSelection & OBLIQUE) != 0;
+    }
+}

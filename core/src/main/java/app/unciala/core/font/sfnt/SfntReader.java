@@ -1,0 +1,59 @@
+package app.unciala.core.font.sfnt;
+
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.Problem;
+import app.unciala.core.font.Problem.Severity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** Reads the table directory of a bare font, or those of a collection (OpenType 1.9, "Font file"). */
+public final class SfntReader {
+    private static final int MAX_FACES = 256;
+
+    private SfntReader() {}
+
+    public static Sfnt read(ByteView file, int at) {
+        int numTables = file.u16(at + 4);
+        if (numTables == 0) {
+            throw new FontException("file", at + 4, "has no tables");
+        }
+        Map<String, ByteView> tables = new TreeMap<>();
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 0; i < numTables; i++) {
+            int record = at + 12 + 16 * i;
+            String tag = file.tag(record);
+            long offset = file.u32(record + 8);
+            long length = file.u32(record + 12);
+            if (offset + length > file.length()) {
+                throw new FontException(
+                        tag,
+                        -1,
+                        "lies at bytes " + offset + " to " + (offset + length) + ", but the file ends at "
+                                + file.length());
+            }
+            ByteView table = file.slice((int) offset, (int) length, tag);
+            if (tables.putIfAbsent(tag, table) != null) {
+                throw new FontException(tag, record, "is listed twice in the table directory");
+            }
+            if (!tag.equals("head") && table.checksum() != file.i32(record + 4)) {
+                problems.add(new Problem(Severity.NOTE, tag, "checksum does not agree with the table directory"));
+            }
+        }
+        return new Sfnt(file.i32(at), tables, problems);
+    }
+
+    public static List<Sfnt> readCollection(ByteView file) {
+        long count = file.u32(8);
+        if (count == 0 || count > MAX_FACES) {
+            throw new FontException("ttcf", 8, "says it holds " + count + " faces");
+        }
+        List<Sfnt> faces = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            faces.add(read(file, file.offset32(12 + 4 * i)));
+        }
+        return faces;
+    }
+}

@@ -1,0 +1,153 @@
+package app.unciala.core.font.sfnt;
+
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+
+/**
+ * A glyph with contours of its own: absolute points in font units, the index of each contour's last point, and its
+ * instructions. {@code overlaps} is the flag OVERLAP_SIMPLE.
+ */
+public record SimpleGlyph(
+        int[] contourEnds, boolean[] onCurve, int[] xs, int[] ys, byte[] instructions, boolean overlaps) {
+    private static final int ON_CURVE = 0x01;
+    private static final int X_SHORT = 0x02;
+    private static final int Y_SHORT = 0x04;
+    private static final int REPEAT = 0x08;
+    private static final int X_SAME_OR_POSITIVE = 0x10;
+    private static final int Y_SAME_OR_POSITIVE = 0x20;
+    private static final int OVERLAP_SIMPLE = 0x40;
+
+    /** Reads the glyph description after its header of ten bytes. */
+    public static SimpleGlyph read(ByteView glyph) {
+        int contours = glyph.i16(0);
+        int[] ends = new int[contours];
+        int at = 10;
+        int last = -1;
+        for (int i = 0; i < contours; i++, at += 2) {
+            ends[i] = glyph.u16(at);
+            if (ends[i] < last) {
+                throw new FontException("glyf", at, "has a contour that ends before it begins");
+            }
+            last = ends[i];
+        }
+        int points = last + 1;
+        int instructionLength = glyph.u16(at);
+        byte[] instructions = glyph.slice(at + 2, instructionLength).toArray();
+        at += 2 + instructionLength;
+        byte[] flags = new byte[points];
+        for (int i = 0; i < points; ) {
+            int flag = glyph.u8(at++);
+            int times = 1;
+            if ((flag & REPEAT) != 0) {
+                times += glyph.u8(at++);
+            }
+            for (; times > 0 && i < points; times--) {
+                flags[i++] = (byte) flag;
+            }
+        }
+        int[] xs = new int[points];
+        at = readCoordinates(glyph, at, flags, xs, X_SHORT, X_SAME_OR_POSITIVE);
+        int[] ys = new int[points];
+        readCoordinates(glyph, at, flags, ys, Y_SHORT, Y_SAME_OR_POSITIVE);
+        boolean[] onCurve = new boolean[points];
+        for (int i = 0; i < points; i++) {
+            onCurve[i] = (flags[i] & ON_CURVE) != 0;
+        }
+        boolean overlaps = points > 0 && (flags[0] & OVERLAP_SIMPLE) != 0;
+        return new SimpleGlyph(ends, onCurve, xs, ys, instructions, overlaps);
+    }
+
+    private static int readCoordinates(
+            ByteView glyph, int at, byte[] flags, int[] out, int isShort, int sameOrPositive) {
+        int value = 0;
+        for (int i = 0; i < out.length; i++) {
+            if ((flags[i] & isShort) != 0) {
+                int delta = glyph.u8(at++);
+                value += (flags[i] & sameOrPositive) != 0 ? delta : -delta;
+            } else if ((flags[i] & sameOrPositive) == 0) {
+                value += glyph.i16(at);
+                at += 2;
+            }
+            out[i] = (short) value;
+        }
+        return at;
+    }
+
+    /** xMin, yMin, xMax, yMax over all points, in font units; zeros when there are none. */
+    public int[] bounds() {
+        if (xs.length == 0) {
+            return new int[4];
+        }
+        int[] box = {xs[0], ys[0], xs[0], ys[0]};
+        for (int i = 1; i < xs.length; i++) {
+            box[0] = Math.min(box[0], xs[i]);
+            box[1] = Math.min(box[1], ys[i]);
+            box[2] = Math.max(box[2], xs[i]);
+            box[3] = Math.max(box[3], ys[i]);
+        }
+        return box;
+    }
+
+    /** Writes the glyph in its smallest plain form, with the given bounding box. */
+    public void write(ByteSink out, int[] box) {
+        out.u16(contourEnds.length);
+        for (int side : box) {
+            out.u16(side);
+        }
+        for (int end : contourEnds) {
+            out.u16(end);
+        }
+        out.u16(instructions.length).bytes(instructions);
+        ByteSink xBytes = new ByteSink(xs.length * 2);
+        ByteSink yBytes = new ByteSink(ys.length * 2);
+        int lastFlag = -1;
+        int repeats = 0;
+        int x = 0;
+        int y = 0;
+        for (int i = 0; i < xs.length; i++) {
+            int flag = onCurve[i] ? ON_CURVE : 0;
+            if (overlaps && i == 0) {
+                flag |= OVERLAP_SIMPLE;
+            }
+            flag |= writeDelta(xBytes, xs[i] - x, X_SHORT, X_SAME_OR_POSITIVE);
+            flag |= writeDelta(yBytes, ys[i] - y, Y_SHORT, Y_SAME_OR_POSITIVE);
+            x = xs[i];
+            y = ys[i];
+            if (flag == lastFlag && repeats < 255) {
+                repeats++;
+            } else {
+                writeFlag(out, lastFlag, repeats);
+                lastFlag = flag;
+                repeats = 0;
+            }
+        }
+        writeFlag(out, lastFlag, repeats);
+        out.bytes(xBytes).bytes(yBytes);
+    }
+
+    private static int writeDelta(ByteSink out, int delta, int isShort, int sameOrPositive) {
+        if (delta == 0) {
+            return sameOrPositive;
+        }
+        if (delta > -256 && delta < 256) {
+            out.u8(Math.abs(delta));
+            return delta > 0 ? isShort | sameOrPositive : isShort;
+        }
+        out.u16(delta);
+        return 0;
+    }
+
+    private static void writeFlag(ByteSink out, int flag, int repeats) {
+        if (flag < 0) {
+            return;
+        }
+        if (repeats == 0) {
+            out.u8(flag);
+        } else if (repeats == 1) {
+            out.u8(flag).u8(flag);
+        } else {
+            out.u8(flag | REPEAT).u8(repeats);
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package app.unciala.core.license;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Whether a use is allowed, with every clause that led to it. {@code licenseId} is the license that speaks most in
+ * favor of the use, or nothing when no license covers the face.
+ */
+public record Decision(Verdict verdict, Optional<String> licenseId, List<Reason> reasons) {
+    /** One clause and what it says of the use. */
+    public record Reason(Point point, Verdict verdict, String text) {}
+
+    /** The points on which a license is asked. */
+    public enum Point {
+        COVERAGE,
+        BEGINS,
+        ENDS,
+        WEB_USE,
+        DOMAIN,
+        FORMAT,
+        CONVERTING
+    }
+
+    public Decision {
+        reasons = List.copyOf(reasons);
+    }
+
+    /** The reasons that stand against the use, refusals before silences. */
+    public List<Reason> against() {
+        return reasons.stream()
+                .filter(reason -> reason.verdict() != Verdict.ALLOWED)
+                .sorted((a, b) -> b.verdict().compareTo(a.verdict()))
+                .toList();
+    }
+}

@@ -1,0 +1,52 @@
+package app.unciala.core.license;
+
+import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.font.FontFormat;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A license as recorded: what it covers and its terms. {@code begins} and {@code ends} are the first and last day on
+ * which it holds; without an end it does not end. {@code formats} and {@code domains} list what is permitted, unless any is;
+ * empty lists mean that the license does not state them. {@code noticeDays} is how long before the end someone should know.
+ */
+public record License(
+        String id,
+        String name,
+        LicenseKind kind,
+        List<Coverage> covers,
+        Clause webUse,
+        Clause converting,
+        Clause subdomains,
+        Clause development,
+        boolean anyDomain,
+        List<DomainPattern> domains,
+        boolean anyFormat,
+        Set<FontFormat> formats,
+        Optional<LocalDate> begins,
+        Optional<LocalDate> ends,
+        int noticeDays,
+        boolean hasProof) {
+    public License {
+        covers = List.copyOf(covers);
+        domains = List.copyOf(domains);
+        formats = Set.copyOf(formats);
+    }
+
+    public boolean endedBy(LocalDate day) {
+        return ends.filter(end -> end.isBefore(day)).isPresent();
+    }
+
+    public boolean notBegunOn(LocalDate day) {
+        return begins.filter(begin -> begin.isAfter(day)).isPresent();
+    }
+
+    /** Ends within the notice period, and has not ended yet. */
+    public boolean endsSoon(LocalDate day) {
+        return ends.filter(
+                        end -> !end.isBefore(day) && !end.minusDays(noticeDays).isAfter(day))
+                .isPresent();
+    }
+}

@@ -1,0 +1,104 @@
+package app.unciala.core.license;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.license.Decision.Point;
+import app.unciala.core.license.Decision.Reason;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Decides whether any of the licenses allows a use; within a license the worst point decides, among them the best. */
+public final class LicenseDecider {
+    private LicenseDecider() {}
+
+    public static Decision decide(List<License> licenses, FaceUse use) {
+        return licenses.stream()
+                .filter(license -> license.covers().stream().anyMatch(c -> c.covers(use.familyId(), use.slot())))
+                .map(license -> decide(license, use))
+                .min(Comparator.comparing(Decision::verdict)
+                        .thenComparing(decision -> decision.against().size())
+                        .thenComparing(decision -> decision.licenseId().orElse("")))
+                .orElseGet(() -> new Decision(
+                        Verdict.REFUSED,
+                        Optional.empty(),
+                        List.of(new Reason(Point.COVERAGE, Verdict.REFUSED, "no license covers this face"))));
+    }
+
+    private static Decision decide(License license, FaceUse use) {
+        List<Reason> reasons = new ArrayList<>();
+        reasons.add(new Reason(Point.COVERAGE, Verdict.ALLOWED, "covered by " + license.name()));
+        license.begins()
+                .ifPresent(day -> reasons.add(
+                        license.notBegunOn(use.day())
+                                ? new Reason(Point.BEGINS, Verdict.REFUSED, "begins only on " + day)
+                                : new Reason(Point.BEGINS, Verdict.ALLOWED, "began on " + day)));
+        license.ends()
+                .ifPresent(day -> reasons.add(
+                        license.endedBy(use.day())
+                                ? new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + day)
+                                : new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + day)));
+        reasons.add(clause(Point.WEB_USE, license.webUse(), "use on web pages"));
+        reasons.add(domain(license, use.domain()));
+        reasons.add(format(license, use));
+        if (use.converted()) {
+            reasons.add(clause(Point.CONVERTING, license.converting(), "converting to other formats"));
+        }
+        Verdict verdict = reasons.stream().map(Reason::verdict).reduce(Verdict.ALLOWED, Verdict::and);
+        return new Decision(verdict, Optional.of(license.id()), reasons);
+    }
+
+    private static Reason clause(Point point, Clause clause, String what) {
+        String text =
+                switch (clause) {
+                    case GRANTED -> what + " is granted";
+                    case REFUSED -> what + " is refused";
+                    case NOT_STATED -> what + " is not stated; ask the vendor";
+                };
+        return new Reason(point, clause.verdict(), text);
+    }
+
+    private static Reason format(License license, FaceUse use) {
+        String format = use.format().label();
+        if (license.anyFormat()) {
+            return new Reason(Point.FORMAT, Verdict.ALLOWED, "any format is permitted");
+        }
+        if (license.formats().isEmpty()) {
+            return new Reason(Point.FORMAT, Verdict.NOT_STATED, "permitted formats are not stated; ask the vendor");
+        }
+        return license.formats().contains(use.format())
+                ? new Reason(Point.FORMAT, Verdict.ALLOWED, format + " is permitted")
+                : new Reason(Point.FORMAT, Verdict.REFUSED, format + " is not among the permitted formats");
+    }
+
+    private static Reason domain(License license, DomainName host) {
+        if (license.anyDomain()) {
+            return new Reason(Point.DOMAIN, Verdict.ALLOWED, "any domain is permitted");
+        }
+        Optional<DomainPattern> direct =
+                license.domains().stream().filter(p -> p.matches(host)).findFirst();
+        if (direct.isPresent()) {
+            return new Reason(Point.DOMAIN, Verdict.ALLOWED, host.display() + " is permitted by " + direct.get());
+        }
+        if (host.isLocal()) {
+            return clause(Point.DOMAIN, license.development(), "use on local and staging hosts");
+        }
+        if (license.domains().isEmpty()) {
+            return new Reason(Point.DOMAIN, Verdict.NOT_STATED, "permitted domains are not stated; ask the vendor");
+        }
+        Optional<DomainPattern> above = license.domains().stream()
+                .filter(p -> !p.wildcard() && host.isUnder(p.domain()))
+                .findFirst();
+        if (above.isPresent()) {
+            return clause(Point.DOMAIN, license.subdomains(), "use on subdomains of " + above.get());
+        }
+        return new Reason(
+                Point.DOMAIN,
+                Verdict.REFUSED,
+                host.display() + " is not among its domains"
+                        + NearMiss.of(host, license.domains())
+                                .map(near -> "; it names " + near + ", which differs by a letter or two")
+                                .orElse(""));
+    }
+}

@@ -1,0 +1,63 @@
+package app.unciala.core.testing;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Fonts that Debian packages installed on this machine, for tests only. */
+public final class RealFonts {
+    private static final Path ROOT = Path.of("/usr/share/fonts");
+
+    private RealFonts() {}
+
+    /** The packages' folders that the tests need; a missing one fails the test rather than passing it by. */
+    public static Stream<Path> all() {
+        return Stream.of(
+                        "truetype/dejavu",
+                        "truetype/lato",
+                        "truetype/open-sans",
+                        "opentype/cantarell",
+                        "opentype/freefont",
+                        "opentype/linux-libertine")
+                .flatMap(RealFonts::in);
+    }
+
+    public static Stream<Path> in(String folder) {
+        Path path = ROOT.resolve(folder);
+        if (!Files.isDirectory(path)) {
+            throw new IllegalStateException(path + " is missing; bin/test installs the packages the tests need");
+        }
+        try (Stream<Path> files = Files.walk(path)) {
+            List<Path> fonts = files.filter(file -> file.toString().matches(".*\\.(ttf|otf)"))
+                    .sorted()
+                    .toList();
+            if (fonts.isEmpty()) {
+                throw new IllegalStateException("no fonts in " + path);
+            }
+            return fonts.stream();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public static byte[] bytes(Path path) {
+        try {
+            return Files.readAllBytes(path);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** DejaVu Sans, a TrueType font with composites, instructions and kerning. */
+    public static byte[] sans() {
+        return bytes(ROOT.resolve("truetype/dejavu/DejaVuSans.ttf"));
+    }
+
+    /** A font with CFF outlines. */
+    public static byte[] cff() {
+        return bytes(in("opentype/cantarell").findFirst().orElseThrow());
+    }
+}

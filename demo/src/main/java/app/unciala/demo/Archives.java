@@ -1,0 +1,73 @@
+package app.unciala.demo;
+
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** The archives as vendors and clients handed them over. */
+final class Archives {
+    private static final String TERMS =
+            "This font was made up for a demonstration. Web use is granted for the domains named in the order.\n";
+
+    private Archives() {}
+
+    static Map<String, Map<String, byte[]>> accepted() {
+        Map<String, Map<String, byte[]>> archives = new LinkedHashMap<>();
+        for (DemoFont font : DemoFont.all()) {
+            if (font.slot().weight().min() == 500 && font.family().equals("Brantle")) {
+                continue;
+            }
+            Map<String, byte[]> archive =
+                    archives.computeIfAbsent(font.family().replace(" ", "-") + ".zip", name -> new LinkedHashMap<>());
+            archive.put("desktop/" + font.fileName(), font.bytes());
+            boolean web = font.family().equals("Penmarrow") || font.family().equals("Vellumine");
+            boolean some = font.family().equals("Ostrel")
+                    && font.slot().slope().ordinal() == 0
+                    && font.version().equals("1.0");
+            if (web || some && font.slot().weight().min() <= 700) {
+                archive.put("web/" + woff2Name(font), woff2(font));
+            }
+        }
+        Map<String, byte[]> repeated = new LinkedHashMap<>();
+        DemoFont regular = font("Penmarrow-Regular.ttf");
+        repeated.put("old-site/assets/body-font.ttf", regular.bytes());
+        archives.put("harbor-old-site.zip", repeated);
+        return archives;
+    }
+
+    static Map<String, byte[]> underReview() {
+        Map<String, byte[]> archive = new LinkedHashMap<>();
+        archive.put("Brantle 3/Brantle-Regular.ttf", font("Brantle-Regular.ttf").bytes());
+        archive.put("Brantle 3/Brantle-Medium.ttf", font("Brantle-Medium.ttf").bytes());
+        archive.put("Brantle 3/Webfonts/Brantle-Regular.woff2", woff2(font("Brantle-Regular.ttf")));
+        byte[] whole = woff2(font("Brantle-Bold.ttf"));
+        archive.put("Brantle 3/Webfonts/Brantle-Bold.woff2", Arrays.copyOf(whole, whole.length / 3));
+        archive.put(
+                "Brantle 3/Ostrel-Bold-new.ttf", font("Ostrel-Bold-v1.1.ttf").bytes());
+        archive.put(
+                "Brantle 3/Brantle-Black.ttf",
+                "Sorry, the black is not finished yet.\n".getBytes(StandardCharsets.UTF_8));
+        archive.put("Brantle 3/License.txt", TERMS.getBytes(StandardCharsets.UTF_8));
+        archive.put("__MACOSX/._Brantle-Regular.ttf", new byte[] {0, 5, 22, 7});
+        return archive;
+    }
+
+    private static DemoFont font(String fileName) {
+        return DemoFont.all().stream()
+                .filter(font -> font.fileName().equals(fileName))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String woff2Name(DemoFont font) {
+        return font.fileName().replace(".ttf", ".woff2");
+    }
+
+    private static byte[] woff2(DemoFont font) {
+        return FontWriter.write(FontReader.read(font.bytes()).faces().get(0), FontFormat.WOFF2);
+    }
+}

@@ -1,0 +1,64 @@
+package app.unciala.demo;
+
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.demo.pen.Hand;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** A font of the demonstration: who wrote it how. Drawn when the project is built, and read from the jar after. */
+public record DemoFont(String family, Slot slot, String version, Hand hand, double tweak, int fsType) {
+    private static final int INSTALLABLE = 0;
+    private static final int RESTRICTED = 2;
+
+    /** Every font that is drawn. */
+    public static List<DemoFont> all() {
+        List<DemoFont> fonts = new ArrayList<>();
+        for (Slope slope : List.of(Slope.UPRIGHT, Slope.ITALIC)) {
+            for (int weight : new int[] {300, 400, 500, 700, 900}) {
+                fonts.add(new DemoFont("Ostrel", Slot.of(weight, 100, slope), "1.0", Hand.SANS, 0, INSTALLABLE));
+            }
+            for (int weight : new int[] {400, 700}) {
+                fonts.add(
+                        new DemoFont("Penmarrow", Slot.of(weight, 100, slope), "2.1", Hand.BROAD_NIB, 0, INSTALLABLE));
+            }
+        }
+        Slot bold = Slot.of(700, 100, Slope.UPRIGHT);
+        Slot regular = Slot.of(400, 100, Slope.UPRIGHT);
+        fonts.add(new DemoFont("Ostrel", bold, "1.1", Hand.SANS, 0.03, INSTALLABLE));
+        fonts.add(new DemoFont("Tillet Mono", regular, "1.0", Hand.MONO, 0, INSTALLABLE));
+        fonts.add(new DemoFont("Vellumine", regular, "1.3", Hand.UNCIAL, 0, INSTALLABLE));
+        for (int weight : new int[] {400, 500, 700}) {
+            fonts.add(new DemoFont(
+                    "Brantle",
+                    Slot.of(weight, 100, Slope.UPRIGHT),
+                    "3.0",
+                    Hand.SANS,
+                    -0.16,
+                    weight == 700 ? RESTRICTED : INSTALLABLE));
+        }
+        fonts.add(new DemoFont("Wendlow", regular, "1.0", Hand.BROAD_NIB, 0.12, INSTALLABLE));
+        return List.copyOf(fonts);
+    }
+
+    /** The name under which it is handed over, such as {@code Ostrel-BoldItalic.ttf}; later versions say so. */
+    public String fileName() {
+        String later = version.equals("1.1") ? "-v" + version : "";
+        return family.replace(" ", "") + "-" + slot.label().replace(" ", "") + later + ".ttf";
+    }
+
+    String resource() {
+        return "fonts/" + fileName().toLowerCase(Locale.ROOT);
+    }
+
+    byte[] draw() {
+        String license = "Drawn for the demonstration of Unciala; licensed like the program itself.";
+        return hand.write(family, slot, version, tweak, license, fsType);
+    }
+
+    /** The font's bytes as drawn at build time. */
+    public byte[] bytes() {
+        return DemoFonts.read(this);
+    }
+}

@@ -1,0 +1,14 @@
+package app.unciala.server.family;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
+    List<FaceFileEntity> findByFamilyIdOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc(String familyId);
+
+    List<FaceFileEntity> findAllByOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc();
+
+    List<FaceFileEntity> findBySha256(String sha256);
+
+    List<FaceFileEntity> findByDrawing(String drawing);
+}

@@ -1,0 +1,52 @@
+package app.unciala.server.flag;
+
+import app.unciala.core.flag.FlagGroup;
+import app.unciala.server.flag.FlagService.FlagView;
+import app.unciala.server.flag.FlagService.Row;
+import app.unciala.server.http.Page;
+import app.unciala.server.http.Problem;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class FlagController {
+    private final FlagService flags;
+
+    FlagController(FlagService flags) {
+        this.flags = flags;
+    }
+
+    @GetMapping("/api/flags")
+    Page<FlagView> list(
+            @RequestParam(required = false) @Nullable String group,
+            @RequestParam(required = false) @Nullable String site,
+            @RequestParam(required = false) @Nullable String family,
+            @RequestParam(required = false) @Nullable String license,
+            @RequestParam(required = false) @Nullable String cursor,
+            @RequestParam(defaultValue = "500") int limit) {
+        Predicate<FlagView> wanted = flag -> (group == null || flag.group() == parse(group))
+                && (site == null || flag.siteId().equals(site))
+                && (family == null || flag.familyId().equals(family))
+                && (license == null || flag.licenseId().equals(license));
+        return Page.of(flags.flags().stream().filter(wanted).toList(), FlagView::id, cursor, limit);
+    }
+
+    @GetMapping("/api/sites/{id}/comparison")
+    List<Row> comparison(@PathVariable String id) {
+        return flags.comparison(id);
+    }
+
+    private static FlagGroup parse(String group) {
+        return Arrays.stream(FlagGroup.values())
+                .filter(value -> value.name().equalsIgnoreCase(group))
+                .findFirst()
+                .orElseThrow(
+                        () -> Problem.invalid("“" + group + "” is no group; try unlicensed, missing or duplicate."));
+    }
+}

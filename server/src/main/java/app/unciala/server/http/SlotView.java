@@ -1,0 +1,40 @@
+package app.unciala.server.http;
+
+import app.unciala.core.face.Range;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import java.util.Arrays;
+
+/**
+ * A slot in the API. {@code key} and {@code label} are written, and ignored when read; {@code weightMax} and
+ * {@code widthMax} may be 0 for one value.
+ */
+public record SlotView(
+        double weight, double weightMax, double width, double widthMax, String slope, String key, String label) {
+    public static SlotView of(Slot slot) {
+        return new SlotView(
+                slot.weight().min(),
+                slot.weight().max(),
+                slot.width().min(),
+                slot.width().max(),
+                slot.slope().key(),
+                slot.key(),
+                slot.label());
+    }
+
+    public Slot toSlot() {
+        Slope parsed = Arrays.stream(Slope.values())
+                .filter(s -> s.key().equals(slope))
+                .findFirst()
+                .orElseThrow(() -> Problem.invalid("Slope is upright, italic or oblique, not “" + slope + "”."));
+        try {
+            double percent = width == 0 ? 100 : width;
+            return new Slot(
+                    new Range(weight, Math.max(weight, weightMax)),
+                    new Range(percent, Math.max(percent, widthMax)),
+                    parsed);
+        } catch (IllegalArgumentException e) {
+            throw Problem.invalid("This is no slot: " + e.getMessage() + ".");
+        }
+    }
+}

@@ -1,0 +1,5 @@
+/** Clients, their sites, and what each site's text roles ask for. */
+@NullMarked
+package app.unciala.server.site;
+
+import org.jspecify.annotations.NullMarked;
