@@ -7,10 +7,18 @@ public final class FontException extends RuntimeException {
     private final String reason;
 
     public FontException(String table, long offset, String reason) {
-        super(offset < 0 ? table + ": " + reason : table + " at byte " + offset + ": " + reason);
+        super(message(table, offset, reason));
         this.table = table;
         this.offset = offset;
         this.reason = reason;
+    }
+
+    /** What is wrong with the file as a whole needs no table and no place. */
+    private static String message(String table, long offset, String reason) {
+        if (offset >= 0) {
+            return table + " at byte " + offset + ": " + reason;
+        }
+        return table.equals("file") ? reason : table + ": " + reason;
     }
 
     /** The table's tag, or the container's name. */

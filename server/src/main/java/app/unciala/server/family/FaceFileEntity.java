@@ -13,12 +13,20 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Comparator;
 import org.jspecify.annotations.Nullable;
 
 /** A file held for a slot of a family; its bytes are in the store. */
 @Entity
 @Table(name = "face_file")
 class FaceFileEntity {
+    static final Comparator<FaceFileEntity> ORDER = Comparator.comparingDouble((FaceFileEntity file) -> file.widthMin)
+            .thenComparing(file -> file.slope)
+            .thenComparingDouble(file -> file.weightMin)
+            .thenComparing(file -> file.format)
+            .thenComparing(file -> file.addedAt)
+            .thenComparing(file -> file.id);
+
     @Id
     private String id = "";
 

@@ -4,9 +4,7 @@ import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
-    List<FaceFileEntity> findByFamilyIdOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc(String familyId);
-
-    List<FaceFileEntity> findAllByOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc();
+    List<FaceFileEntity> findByFamilyId(String familyId);
 
     List<FaceFileEntity> findBySha256(String sha256);
 

@@ -74,7 +74,7 @@ public class FamilyService {
 
     @Transactional(readOnly = true)
     public List<Family> all() {
-        Map<String, List<File>> byFamily = files.findAllByOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc().stream()
+        Map<String, List<File>> byFamily = inOrder(files.findAll()).stream()
                 .collect(Collectors.groupingBy(
                         FaceFileEntity::familyId, Collectors.mapping(FaceFileEntity::toRecord, Collectors.toList())));
         return families.findAllByOrderByNameKey().stream()
@@ -86,7 +86,7 @@ public class FamilyService {
     @Transactional(readOnly = true)
     public Family get(String id) {
         FamilyEntity family = find(id);
-        List<File> held = files.findByFamilyIdOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc(id).stream()
+        List<File> held = inOrder(files.findByFamilyId(id)).stream()
                 .map(FaceFileEntity::toRecord)
                 .toList();
         return new Family(family.id(), family.version(), family.name(), held);
@@ -142,7 +142,7 @@ public class FamilyService {
     @Transactional
     public File makeWoff2(String familyId, String fileId) {
         FaceFileEntity source = findFile(familyId, fileId);
-        boolean heldAlready = files.findByFamilyIdOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc(familyId).stream()
+        boolean heldAlready = files.findByFamilyId(familyId).stream()
                 .anyMatch(
                         file -> file.format() == FontFormat.WOFF2 && file.slot().equals(source.slot()));
         if (heldAlready) {
@@ -166,7 +166,7 @@ public class FamilyService {
     @Transactional
     public void remove(String familyId, String fileId) {
         FaceFileEntity file = findFile(familyId, fileId);
-        List<FaceFileEntity> held = files.findByFamilyIdOrderByWeightMinAscSlopeAscFormatAscAddedAtAsc(familyId);
+        List<FaceFileEntity> held = files.findByFamilyId(familyId);
         boolean last = held.stream()
                 .noneMatch(other -> !other.id().equals(fileId) && other.slot().equals(file.slot()));
         List<String> asking = sites.askingFor(familyId, file.slot());
@@ -197,6 +197,11 @@ public class FamilyService {
                 .distinct()
                 .map(this::get)
                 .toList();
+    }
+
+    /** By slot, uprights before italics, then by format and age. */
+    private static List<FaceFileEntity> inOrder(List<FaceFileEntity> held) {
+        return held.stream().sorted(FaceFileEntity.ORDER).toList();
     }
 
     private FamilyEntity find(String id) {

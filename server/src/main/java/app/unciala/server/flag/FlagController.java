@@ -1,8 +1,8 @@
 package app.unciala.server.flag;
 
 import app.unciala.core.flag.FlagGroup;
+import app.unciala.server.flag.FlagService.AskedRow;
 import app.unciala.server.flag.FlagService.FlagView;
-import app.unciala.server.flag.FlagService.Row;
 import app.unciala.server.http.Page;
 import app.unciala.server.http.Problem;
 import java.util.Arrays;
@@ -38,7 +38,7 @@ class FlagController {
     }
 
     @GetMapping("/api/sites/{id}/comparison")
-    List<Row> comparison(@PathVariable String id) {
+    List<AskedRow> comparison(@PathVariable String id) {
         return flags.comparison(id);
     }
 

@@ -64,7 +64,7 @@ public class FlagService {
             List<String> fileIds) {}
 
     /** One row of the table asked / held / allowed. */
-    public record Row(
+    public record AskedRow(
             TextRole role,
             String familyId,
             String familyName,
@@ -87,7 +87,7 @@ public class FlagService {
 
     /** The rows of a site, one for each face that each of its roles asks for. */
     @Transactional(readOnly = true)
-    public List<Row> comparison(String siteId) {
+    public List<AskedRow> comparison(String siteId) {
         return crossings(siteId).stream().map(this::row).toList();
     }
 
@@ -156,12 +156,12 @@ public class FlagService {
                 subject.fileIds());
     }
 
-    private Row row(Crossing crossing) {
+    private AskedRow row(Crossing crossing) {
         List<DomainVerdict> domains = crossing.decisions().entrySet().stream()
                 .map(entry -> domain(entry.getKey(), entry.getValue()))
                 .toList();
         Verdict worst = domains.stream().map(DomainVerdict::verdict).reduce(Verdict.ALLOWED, Verdict::and);
-        return new Row(
+        return new AskedRow(
                 crossing.ask().role(),
                 crossing.ask().familyId(),
                 crossing.familyName(),

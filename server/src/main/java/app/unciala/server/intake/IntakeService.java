@@ -78,7 +78,7 @@ public class IntakeService {
             int files) {}
 
     /** One file with its verdict; {@code included} says whether it goes in when the intake is accepted. */
-    public record Row(
+    public record FileRow(
             String id,
             String path,
             long bytes,
@@ -99,7 +99,7 @@ public class IntakeService {
             List<Evidence> evidence,
             List<String> notes) {}
 
-    public record Intake(Summary summary, IntakeState state, List<Row> rows) {}
+    public record Intake(Summary summary, IntakeState state, List<FileRow> rows) {}
 
     /** What a person corrects or decides; what is left out stays. */
     public record Correction(
@@ -140,7 +140,7 @@ public class IntakeService {
     @Transactional(readOnly = true)
     public Intake get(String id) {
         IntakeEntity intake = find(id);
-        List<Row> rows = new ArrayList<>();
+        List<FileRow> rows = new ArrayList<>();
         Verdicts verdicts = new Verdicts(intake.state() == IntakeState.ACCEPTED ? List.of() : families.all());
         for (IntakeItemEntity item : items.findByIntakeIdOrderByPosition(id)) {
             rows.add(row(item, verdicts.next(item)));
@@ -224,11 +224,11 @@ public class IntakeService {
         return staging.get(id, item.sha256());
     }
 
-    private static Row row(IntakeItemEntity item, Judged judged) {
+    private static FileRow row(IntakeItemEntity item, Judged judged) {
         Facts facts = item.facts();
         Boolean decided = item.included();
         boolean isFont = item.kind() == Kind.FONT;
-        return new Row(
+        return new FileRow(
                 item.id(),
                 item.path(),
                 item.bytes(),

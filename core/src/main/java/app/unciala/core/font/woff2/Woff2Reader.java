@@ -24,6 +24,11 @@ public final class Woff2Reader {
     public static List<Sfnt> read(ByteView file) {
         int flavor = file.i32(4);
         int numTables = file.u16(12);
+        long declared = file.u32(8);
+        if (declared != file.length()) {
+            throw new FontException(
+                    "WOFF2", 8, "says it is " + declared + " bytes long, but the file has " + file.length());
+        }
         int packedLength = file.offset32(20);
         if (numTables == 0) {
             throw new FontException("WOFF2", 12, "has no tables");

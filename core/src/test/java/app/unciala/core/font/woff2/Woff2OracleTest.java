@@ -26,8 +26,7 @@ class Woff2OracleTest {
     Path folder;
 
     static Stream<Path> fonts() {
-        return Stream.of("truetype/dejavu", "truetype/open-sans", "opentype/cantarell")
-                .flatMap(RealFonts::in);
+        return RealFonts.all();
     }
 
     @ParameterizedTest

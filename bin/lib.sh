@@ -1,0 +1,54 @@
+# What the scripts share: where things are, which tools are needed, and what is out of date.
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+cd "$ROOT"
+JAR="$ROOT/server/target/unciala.jar"
+CLI="$ROOT/cli/target/cli-0.1.0-all.jar"
+
+need() { # command, Debian package
+  command -v "$1" >/dev/null 2>&1 || {
+    echo "Unciala needs “$1”, which is not installed. On Debian: apt-get install $2" >&2
+    exit 1
+  }
+}
+
+need_java() {
+  need java openjdk-17-jdk
+  need javac openjdk-17-jdk
+}
+
+# Whether a file is missing, or older than any file of the given folders and files.
+stale() {
+  local target="$1"
+  shift
+  [ ! -e "$target" ] && return 0
+  [ -n "$(find "$@" \( -name target -o -name node_modules -o -name dist -o -name schema.d.ts \) -prune -o -type f -newer "$target" -print -quit)" ]
+}
+
+# The packages of a Node folder, as its lock file has them.
+node_packages() {
+  if stale "$1/node_modules/.complete" "$1/package-lock.json"; then
+    need npm npm
+    (cd "$1" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --no-audit --no-fund --silent && touch node_modules/.complete)
+  fi
+}
+
+build_server() {
+  if stale "$JAR" pom.xml core demo server web; then
+    need_java
+    need mvn maven
+    need node nodejs
+    echo "Building Unciala …"
+    node_packages web
+    mvn -q -B -pl core,demo,server package -DskipTests
+    touch "$JAR"
+  fi
+}
+
+build_cli() {
+  if stale "$CLI" pom.xml core cli; then
+    need_java
+    need mvn maven
+    mvn -q -B -pl core,cli package -DskipTests >&2
+    touch "$CLI"
+  fi
+}

@@ -1,0 +1,110 @@
+package app.unciala.cli;
+
+import app.unciala.core.face.FaceIdentity;
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.face.Range;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.Problem;
+import app.unciala.core.font.sfnt.FvarTable.Axis;
+import java.io.StringWriter;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Locale;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.json.JsonFactory;
+
+/** What {@code inspect} prints of a face, as one line of JSON. */
+final class FaceJson {
+    private static final JsonFactory FACTORY = new JsonFactory();
+
+    private FaceJson() {}
+
+    static String line(Path file, FontFormat format, byte[] bytes, FaceReport report) {
+        StringWriter text = new StringWriter();
+        FaceIdentity identity = report.identity();
+        try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), text)) {
+            json.writeStartObject();
+            json.writeStringProperty("file", file.toString());
+            json.writeStringProperty("format", format.key());
+            json.writeStringProperty("family", identity.family());
+            json.writeStringProperty("subfamily", identity.subfamily());
+            range(json, "weight", identity.slot().weight());
+            range(json, "width", identity.slot().width());
+            json.writeStringProperty("slope", identity.slot().slope().key());
+            json.writeBooleanProperty("variable", report.variable());
+            json.writeArrayPropertyStart("axes");
+            for (Axis axis : report.axes()) {
+                json.writeStartObject();
+                json.writeStringProperty("tag", axis.tag());
+                json.writeName("min");
+                number(json, axis.min());
+                json.writeName("default");
+                number(json, axis.defaultValue());
+                json.writeName("max");
+                number(json, axis.max());
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+            json.writeNumberProperty("glyphs", report.glyphs());
+            json.writeNumberProperty("codePoints", report.codePoints().length);
+            json.writeStringProperty("version", report.version());
+            json.writeStringProperty("embedding", report.embedding().words());
+            json.writeStringProperty("sha256", sha256(bytes));
+            json.writeStringProperty("drawing", report.drawing());
+            json.writeArrayPropertyStart("problems");
+            for (Problem problem : report.problems()) {
+                json.writeStartObject();
+                json.writeStringProperty("severity", problem.severity().name().toLowerCase(Locale.ROOT));
+                json.writeStringProperty("table", problem.table().strip());
+                json.writeStringProperty("text", problem.text());
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+            json.writeEndObject();
+        }
+        return text.toString();
+    }
+
+    static String error(Path file, String error) {
+        StringWriter text = new StringWriter();
+        try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), text)) {
+            json.writeStartObject();
+            json.writeStringProperty("file", file.toString());
+            json.writeStringProperty("error", error);
+            json.writeEndObject();
+        }
+        return text.toString();
+    }
+
+    /** A static face's value, or [min, max] of a variable one. */
+    private static void range(JsonGenerator json, String name, Range range) {
+        json.writeName(name);
+        if (range.isSingle()) {
+            number(json, range.min());
+        } else {
+            json.writeStartArray();
+            number(json, range.min());
+            number(json, range.max());
+            json.writeEndArray();
+        }
+    }
+
+    private static void number(JsonGenerator json, double value) {
+        if (value == Math.rint(value)) {
+            json.writeNumber((long) value);
+        } else {
+            json.writeNumber(value);
+        }
+    }
+
+    private static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java platform has SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package app.unciala.cli;
+
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.FontFile;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Prints one JSON object a line for each face of each file; a file that is no font says so in its own line. */
+@Command(name = "inspect", description = "Says what each font file is, one JSON object a line.")
+final class InspectCommand implements Callable<Integer> {
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(arity = "1..*", paramLabel = "FILE")
+    private List<Path> files = List.of();
+
+    @Override
+    public Integer call() {
+        PrintWriter out = spec.commandLine().getOut();
+        boolean failed = false;
+        for (Path file : files) {
+            try {
+                byte[] bytes = Files.readAllBytes(file);
+                FontFile font = FontReader.read(bytes);
+                StringBuilder lines = new StringBuilder();
+                for (Sfnt face : font.faces()) {
+                    lines.append(FaceJson.line(file, font.format(), bytes, FaceReport.of(face)))
+                            .append('\n');
+                }
+                out.print(lines);
+            } catch (FontException | IOException e) {
+                out.println(FaceJson.error(file, Unciala.inOneLine(e)));
+                failed = true;
+            }
+        }
+        out.flush();
+        return failed ? 1 : 0;
+    }
+}

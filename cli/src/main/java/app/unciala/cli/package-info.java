@@ -1,0 +1,5 @@
+/** The command line over the core. */
+@NullMarked
+package app.unciala.cli;
+
+import org.jspecify.annotations.NullMarked;

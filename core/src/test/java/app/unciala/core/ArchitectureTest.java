@@ -1,0 +1,49 @@
+package app.unciala.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+/** Core knows no framework, and its rooms depend one way. */
+class ArchitectureTest {
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("app.unciala.core");
+
+    @Test
+    void coreKnowsNoFramework() {
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "java..", "app.unciala.core..", "org.jspecify..", "com.google.common..", "com.aayushatharva..")
+                .check(core);
+    }
+
+    @Test
+    void theFontEngineKnowsNothingOfLicensesSitesOrPages() {
+        noClasses()
+                .that()
+                .resideInAnyPackage("..core.font..", "..core.face..", "..core.drawing..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "..core.license..", "..core.domain..", "..core.css..", "..core.pack..", "..core.flag..")
+                .check(core);
+    }
+
+    @Test
+    void nothingBelowTheComparisonKnowsIt() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("..core.flag..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("..core.flag..")
+                .check(core);
+    }
+}

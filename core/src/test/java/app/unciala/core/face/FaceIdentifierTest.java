@@ -1,0 +1,141 @@
+package app.unciala.core.face;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.testing.RealFonts;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class FaceIdentifierTest {
+    static Stream<Path> fonts() {
+        return RealFonts.all();
+    }
+
+    /** fc-scan reports fontconfig's own weights; its format string gives them on the OpenType scale by a table. */
+    @ParameterizedTest
+    @MethodSource("fonts")
+    void agreesWithFcScanOnFamilyAndSlope(Path path) throws Exception {
+        Process scan = new ProcessBuilder("fc-scan", "--format", "%{family}\\n%{slant}\\n", path.toString()).start();
+        List<String> said = new String(scan.getInputStream().readAllBytes(), StandardCharsets.UTF_8)
+                .lines()
+                .toList();
+        FaceIdentity identity = FaceIdentifier.identify(
+                FontReader.read(RealFonts.bytes(path)).faces().get(0));
+        assertThat(List.of(said.get(0).split(",")))
+                .anyMatch(name -> name.equals(identity.family()) || name.startsWith(identity.family() + " "));
+        boolean slanted = !said.get(1).equals("0");
+        assertThat(identity.slot().slope() != Slope.UPRIGHT).isEqualTo(slanted);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // weight class, bold bit, style name; settled weight
+        "300, false, Light, 300",
+        "700, true, Bold, 700",
+        "400, true, Bold, 700",
+        "400, false, Bold, 400",
+        "250, false, Thin, 250",
+        "4, false, Regular, 400",
+        "7, true, Bold, 700",
+        "0, false, SemiBold, 600",
+        "0, false, Whatever, 400",
+        "900, false, Heavy, 900"
+    })
+    void settlesTheWeightInTheDocumentedOrder(int weightClass, boolean bold, String style, int weight) {
+        Sfnt face =
+                face(weightClass, bold ? 1 << 5 : 0, bold, Map.of(1, "Harrow", 2, "Regular", 16, "Harrow", 17, style));
+        FaceIdentity identity = FaceIdentifier.identify(face);
+        assertThat(identity.slot().weight()).isEqualTo(Range.of(weight));
+        assertThat(identity.family()).isEqualTo("Harrow");
+    }
+
+    @Test
+    void aStyleAtTheEndOfAFamilyNameGoesOnlyWhenTheTablesConfirmIt() {
+        Sfnt light = face(300, 0, false, Map.of(1, "Harrow Light", 2, "Regular"));
+        assertThat(FaceIdentifier.identify(light).family()).isEqualTo("Harrow");
+        Sfnt black = face(400, 0, false, Map.of(1, "Harrow Black", 2, "Regular"));
+        assertThat(FaceIdentifier.identify(black).family()).isEqualTo("Harrow Black");
+        assertThat(FaceIdentifier.identify(black).conflicts()).isNotEmpty();
+        Sfnt onlyStyle = face(700, 1 << 5, true, Map.of(1, "Bold", 2, "Bold"));
+        assertThat(FaceIdentifier.identify(onlyStyle).family()).isEqualTo("Bold");
+    }
+
+    @Test
+    void italicComesFromTheStyleBitsAndAConflictIsEvidence() {
+        Sfnt italic = face(400, 1, false, Map.of(1, "Harrow", 2, "Italic"));
+        assertThat(FaceIdentifier.identify(italic).slot().slope()).isEqualTo(Slope.ITALIC);
+        Sfnt named = face(400, 0, false, Map.of(1, "Harrow", 2, "Italic"));
+        FaceIdentity identity = FaceIdentifier.identify(named);
+        assertThat(identity.slot().slope()).isEqualTo(Slope.UPRIGHT);
+        assertThat(identity.conflicts()).extracting(Evidence::source).contains("style name");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "SemiBold Italic, 600, , ITALIC",
+        "Extra Light, 200, , ",
+        "Ultra-Condensed Black Oblique, 900, 50, OBLIQUE",
+        "Semi Condensed Demi Bold, 600, 87.5, ",
+        "Book, 400, , ",
+        "Sonnet, , , "
+    })
+    void readsStyleNames(String style, Integer weight, Double width, Slope slope) {
+        StyleNames.Said said = StyleNames.read(style);
+        assertThat(said.weight().orElse(null)).isEqualTo(weight);
+        assertThat(said.width().orElse(null)).isEqualTo(width);
+        assertThat(said.slope().orElse(null)).isEqualTo(slope);
+    }
+
+    @Test
+    void slotsAreNamedAsPeopleSayThem() {
+        assertThat(Slot.of(400, 100, Slope.ITALIC).label()).isEqualTo("Italic");
+        assertThat(Slot.of(800, 75, Slope.UPRIGHT).label()).isEqualTo("Condensed Extra Bold");
+        assertThat(new Slot(new Range(100, 900), Range.of(100), Slope.UPRIGHT).label())
+                .isEqualTo("Thin to Black");
+        assertThat(Slot.of(700, 100, Slope.ITALIC).key()).isEqualTo("700-100-italic");
+        assertThat(new Slot(new Range(100, 900), Range.of(100), Slope.UPRIGHT).serves(Slot.of(437, 100, Slope.UPRIGHT)))
+                .isTrue();
+    }
+
+    /** A face with just the tables that identity is read from. */
+    private static Sfnt face(int weightClass, int fsSelection, boolean macBold, Map<Integer, String> names) {
+        Sfnt real = FontReader.read(RealFonts.small()).faces().get(0);
+        byte[] os2 = real.require("OS/2").toArray();
+        os2[4] = (byte) (weightClass >> 8);
+        os2[5] = (byte) weightClass;
+        os2[6] = 0;
+        os2[7] = 5;
+        os2[62] = (byte) (fsSelection >> 8);
+        os2[63] = (byte) fsSelection;
+        byte[] head = real.require("head").toArray();
+        head[44] = 0;
+        head[45] = (byte) (macBold ? 1 : 0);
+        byte[] post = real.require("post").toArray();
+        post[4] = post[5] = post[6] = post[7] = 0;
+        ByteSink records = new ByteSink();
+        ByteSink storage = new ByteSink();
+        new TreeMap<>(names).forEach((id, text) -> {
+            byte[] bytes = text.getBytes(StandardCharsets.UTF_16BE);
+            records.u16(3).u16(1).u16(0x409).u16(id).u16(bytes.length).u16(storage.size());
+            storage.bytes(bytes);
+        });
+        ByteSink name = new ByteSink()
+                .u16(0)
+                .u16(names.size())
+                .u16(6 + 12 * names.size())
+                .bytes(records)
+                .bytes(storage);
+        return real.with("OS/2", os2).with("head", head).with("post", post).with("name", name.toArray());
+    }
+}

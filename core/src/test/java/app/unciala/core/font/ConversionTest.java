@@ -1,0 +1,71 @@
+package app.unciala.core.font;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.sfnt.SfntReader;
+import app.unciala.core.testing.RealFonts;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Faces in and out of containers. */
+class ConversionTest {
+    static Stream<byte[]> sources() {
+        return Stream.of(RealFonts.small(), RealFonts.cff());
+    }
+
+    @ParameterizedTest
+    @MethodSource("sources")
+    void everyContainerKeepsTheDrawingAndTheTables(byte[] bytes) {
+        Sfnt face = FontReader.read(bytes).faces().get(0);
+        String drawing = FaceReport.of(face).drawing();
+        for (FontFormat format : List.of(face.bareFormat(), FontFormat.WOFF, FontFormat.WOFF2)) {
+            byte[] written = FontWriter.write(face, format);
+            FontFile read = FontReader.read(written);
+            assertThat(read.format()).isEqualTo(format);
+            FaceReport report = FaceReport.of(read.faces().get(0));
+            assertThat(report.drawing()).as("%s", format).isEqualTo(drawing);
+            assertThat(report.identity()).isEqualTo(FaceReport.of(face).identity());
+            assertThat(read.faces().get(0).tables().keySet())
+                    .containsAll(face.without("DSIG").tables().keySet());
+            assertThat(FontWriter.write(face, format)).isEqualTo(written);
+        }
+    }
+
+    @Test
+    void aBareFontIsWrittenWithTheChecksumsOfItsTables() {
+        Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
+        byte[] written = FontWriter.write(face, FontFormat.TTF);
+        ByteView file = ByteView.of(written, "file");
+        assertThat(SfntReader.read(file, 0).problems()).isEmpty();
+        assertThat(file.checksum()).isEqualTo(0xB1B0AFBA);
+    }
+
+    @Test
+    void outlinesOfOneKindAreNotCalledTheOther() {
+        Sfnt cff = FontReader.read(RealFonts.cff()).faces().get(0);
+        assertThatThrownBy(() -> FontWriter.write(cff, FontFormat.TTF))
+                .isInstanceOf(FontException.class)
+                .hasMessageContaining("OpenType CFF");
+    }
+
+    @Test
+    void aChangedOutlineAdvanceOrMapChangesTheDrawingAndANameDoesNot() {
+        Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
+        String drawing = FaceReport.of(face).drawing();
+        byte[] hmtx = face.require("hmtx").toArray();
+        hmtx[5] ^= 1;
+        assertThat(FaceReport.of(face.with("hmtx", hmtx)).drawing()).isNotEqualTo(drawing);
+        byte[] name = face.require("name").toArray();
+        name[name.length - 1] ^= 1;
+        assertThat(FaceReport.of(face.with("name", name)).drawing()).isEqualTo(drawing);
+        byte[] head = face.require("head").toArray();
+        head[30] ^= 1;
+        assertThat(FaceReport.of(face.with("head", head)).drawing()).isEqualTo(drawing);
+    }
+}

@@ -1,0 +1,64 @@
+import { expect, test } from "@playwright/test";
+import { audit, signIn } from "./support";
+
+const places = [
+  "/",
+  "/intake",
+  "/families",
+  "/licenses",
+  "/licenses/new",
+  "/sites",
+  "/sites/new",
+  "/flags",
+  "/history",
+  "/settings",
+];
+
+test("the sign-in page passes the audit", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByRole("button", { name: "Sign in" })).toBeVisible();
+  await audit(page);
+});
+
+for (const colorScheme of ["light", "dark"] as const) {
+  test(`every place passes the audit on ${colorScheme} paper`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    await signIn(page);
+    for (const place of places) {
+      await page.goto(place);
+      await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      await page.waitForLoadState("networkidle");
+      await audit(page);
+    }
+    for (const [list, name] of [
+      ["/families", "Ostrel"],
+      ["/sites", "Fernway"],
+      ["/licenses", "Penmarrow web license"],
+      ["/intake", "Brantle 3.zip"],
+    ] as const) {
+      await page.goto(list);
+      await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
+      await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+      await page.waitForLoadState("networkidle");
+      await audit(page);
+    }
+  });
+}
+
+test("the keyboard reaches places, search and help", async ({ page }) => {
+  await signIn(page);
+  await page.keyboard.press("g");
+  await page.keyboard.press("a");
+  await expect(page.getByRole("heading", { level: 1, name: "Families" })).toBeVisible();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await page.keyboard.press("/");
+  await page.keyboard.type("tidewater");
+  await page
+    .getByRole("option", { name: /Tidewater Cooperative/ })
+    .first()
+    .click();
+  await expect(page.getByRole("heading", { level: 1, name: "Tidewater Cooperative" })).toBeVisible();
+});

@@ -1,0 +1,218 @@
+import { expect, test, type Page } from "@playwright/test";
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createServer, type Server } from "node:http";
+import { tmpdir } from "node:os";
+import { join, normalize } from "node:path";
+import { goTo, signIn } from "./support";
+
+/** Real fonts that a Debian package installed. */
+const real = "/usr/share/fonts/truetype/dejavu";
+const family = "DejaVu Sans";
+
+let folder: string;
+
+test.beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), "unciala-e2e-"));
+});
+
+test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+test("from a dropped archive to a pack that paints in a browser", async ({ page, browser }) => {
+  await signIn(page);
+
+  await test.step("drop an archive, see verdicts, correct, accept", async () => {
+    const archive = join(folder, "dejavu.zip");
+    writeFileSync(join(folder, "broken.ttf"), "this is no font");
+    execFileSync("zip", [
+      "-qj",
+      archive,
+      `${real}/DejaVuSans.ttf`,
+      `${real}/DejaVuSans-Bold.ttf`,
+      join(folder, "broken.ttf"),
+    ]);
+    await goTo(page, "Intake");
+    await page.getByLabel("Choose files").setInputFiles(archive);
+    await expect(page.getByRole("heading", { level: 1, name: "dejavu.zip" })).toBeVisible();
+    await expect(page.getByText("New face")).toHaveCount(2);
+    await expect(page.getByRole("row", { name: /Damaged broken\.ttf.*plain text/ })).toBeVisible();
+    await page.getByRole("button", { name: "Evidence" }).first().click();
+    await expect(page.getByRole("cell", { name: "OS/2 usWeightClass" })).toBeVisible();
+    await page.getByRole("button", { name: "Correct DejaVuSans-Bold.ttf" }).click();
+    await page.getByLabel("Weight").fill("800");
+    await page.getByRole("button", { name: "Correct", exact: true }).click();
+    await expect(page.getByText("Extra Bold", { exact: true })).toBeVisible();
+    await page.getByRole("button", { name: "Correct DejaVuSans-Bold.ttf" }).click();
+    await page.getByLabel("Weight").fill("700");
+    await page.getByRole("button", { name: "Correct", exact: true }).click();
+    await page.getByRole("button", { name: "Accept 2 files" }).click();
+  });
+
+  await test.step("the family stands in the inventory, set in its files", async () => {
+    await expect(page.getByRole("heading", { level: 1, name: family })).toBeVisible();
+    await expect(page.getByRole("button", { name: /^Regular: held as TTF, no license/ })).toBeVisible();
+    await expect(page.getByRole("complementary", { name: /Unlicensed: DejaVu Sans has no license/ })).toBeVisible();
+    const title = page.getByRole("heading", { level: 1, name: family });
+    expect(await title.evaluate((node) => getComputedStyle(node).fontFamily)).toMatch(/^"?stored-/);
+  });
+
+  await test.step("record a license, for the wrong domain first", async () => {
+    await page.getByRole("link", { name: "Record a license" }).click();
+    await expect(page.getByLabel("Name", { exact: true })).toHaveValue(`${family} license`);
+    await page.getByRole("group", { name: "Use on web pages" }).getByRole("button", { name: "Granted" }).click();
+    await page.getByRole("group", { name: "Converting" }).getByRole("button", { name: "Granted" }).click();
+    await page.getByLabel("any format").check();
+    await addDomain(page, "wrong.example");
+    await page.getByRole("button", { name: "Record", exact: true }).click();
+    await expect(page.getByRole("heading", { level: 1, name: `${family} license` })).toBeVisible();
+    await expect(page.getByText("has no proof")).toBeVisible();
+    await page
+      .getByLabel("Agreement file")
+      .setInputFiles({ name: "agreement.txt", mimeType: "text/plain", buffer: Buffer.from("granted") });
+    await expect(page.getByRole("link", { name: "agreement.txt" })).toBeVisible();
+    await expect(page.getByText("has no proof")).toBeHidden();
+  });
+
+  await test.step("create a client and a site, choose its faces", async () => {
+    await goTo(page, "Sites");
+    await page.getByRole("link", { name: "Add a site" }).click();
+    await page.getByLabel("Client").fill("Quayside Press");
+    await page.getByLabel("Name", { exact: true }).fill("Quayside");
+    await page.getByLabel("Domains").fill("quayside.example");
+    await page.getByLabel("Domains").press("Enter");
+    await page.getByRole("button", { name: "Add the site" }).click();
+    await expect(page.getByRole("heading", { level: 1, name: "Quayside" })).toBeVisible();
+    for (const [role, face] of [
+      ["Headings", "Bold"],
+      ["Running text", "Regular"],
+    ] as const) {
+      await page.getByRole("button", { name: "Add a text role" }).click();
+      await page.getByRole("menuitem", { name: role }).click();
+      await choose(page, `${role}: family`, family);
+      await page
+        .getByRole("button", { name: new RegExp(`^${face}: held`) })
+        .last()
+        .click();
+    }
+    await page.getByRole("button", { name: "Save the faces" }).click();
+    await expect(page.getByRole("row", { name: /Headings DejaVu Sans Bold/ })).toBeVisible();
+  });
+
+  await test.step("flags say what is wrong, and solving the cause makes them go", async () => {
+    const flag = page.getByRole("complementary", { name: /quayside\.example is not permitted/ });
+    await expect(flag).toBeVisible();
+    await flag.getByRole("link", { name: "Add the domain" }).click();
+    await page.getByRole("button", { name: "Save" }).click();
+    await expect(page.getByText("Saved.")).toBeVisible();
+    await goTo(page, "Flags");
+    await expect(page.getByText("quayside.example is not permitted")).toBeHidden();
+    const woff2 = page.locator(".home-row", { hasText: `${family} Bold has no WOFF2` });
+    await woff2.getByRole("button", { name: "Make WOFF2" }).click();
+    await expect(woff2).toBeHidden();
+  });
+
+  const pack = await test.step("make a pack and download it", async () => {
+    await goTo(page, "Sites");
+    await page.getByRole("link", { name: "Quayside" }).click();
+    await expect(page.getByText("Allowed", { exact: true }).first()).toBeVisible();
+    await page.getByRole("button", { name: "Make a pack" }).click();
+    const link = page.getByRole("link", { name: "Download the pack" });
+    await expect(link).toBeVisible();
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const archive = join(folder, "pack.zip");
+    await download.saveAs(archive);
+    execFileSync("unzip", ["-q", archive, "-d", join(folder, "pack")]);
+    return join(folder, "pack");
+  });
+
+  await test.step("the pack's page paints its faces over HTTP", async () => {
+    const server = await serve(pack);
+    const visitor = await browser.newPage();
+    await visitor.goto(`http://localhost:${port(server)}/specimen.html`);
+    const faces = await visitor.evaluate(async () => {
+      await document.fonts.ready;
+      return [...document.fonts].map((face) => ({
+        family: face.family.replace(/"/g, ""),
+        weight: face.weight,
+        status: face.status,
+      }));
+    });
+    expect(faces.sort((a, b) => a.weight.localeCompare(b.weight))).toEqual([
+      { family, weight: "400", status: "loaded" },
+      { family, weight: "700", status: "loaded" },
+    ]);
+    for (const weight of ["400", "700"]) {
+      const widths = await visitor.evaluate(
+        ([name, heavy]) => {
+          const width = (font: string) => {
+            const span = document.createElement("span");
+            span.style.cssText = `position:absolute; white-space:nowrap; font: ${heavy} 40px ${font}`;
+            span.textContent = "Five quick wharf cats";
+            document.body.append(span);
+            return span.getBoundingClientRect().width;
+          };
+          return { own: width(`"${name}", monospace`), fallback: width("monospace") };
+        },
+        [family, weight] as const,
+      );
+      expect(Math.abs(widths.own - widths.fallback)).toBeGreaterThan(5);
+    }
+    await visitor.close();
+    server.close();
+  });
+});
+
+test("dropping the same file again says that it is held, and an intake can be thrown away", async ({ page }) => {
+  await signIn(page);
+  await goTo(page, "Intake");
+  await page.getByLabel("Choose files").setInputFiles(`${real}/DejaVuSans.ttf`);
+  await expect(page.getByText("Same bytes")).toBeVisible();
+  await expect(page.getByText("Mark at least one file to go in.")).toBeVisible();
+  await page.getByRole("button", { name: "Throw away" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Throw away" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Intake" })).toBeVisible();
+  await expect(page.getByRole("row", { name: /DejaVuSans\.ttf thrown away/ })).toBeVisible();
+});
+
+test("a domain with a typing error is refused with the reason", async ({ page }) => {
+  await signIn(page);
+  await page.goto("/sites/new");
+  await page.getByLabel("Client").fill("Quayside Press");
+  await page.getByLabel("Name", { exact: true }).fill("Typo");
+  await page.getByLabel("Domains").fill("quay side.example");
+  await page.getByLabel("Domains").press("Enter");
+  await page.getByRole("button", { name: "Add the site" }).click();
+  await expect(page.getByRole("alert")).toContainText("“quay side.example” has a space in it");
+});
+
+async function addDomain(page: Page, domain: string) {
+  const field = page.getByRole("combobox", { name: "Domains" });
+  await field.fill(domain);
+  await field.press("Enter");
+}
+
+async function choose(page: Page, label: string, option: string) {
+  await page.getByRole("combobox", { name: label }).click();
+  await page.getByRole("option", { name: option, exact: true }).click();
+}
+
+function serve(root: string): Promise<Server> {
+  const types: Record<string, string> = { html: "text/html", css: "text/css", woff2: "font/woff2", txt: "text/plain" };
+  const server = createServer((request, response) => {
+    const path = normalize(request.url ?? "/").replace(/^(\.\.[/\\])+/, "");
+    try {
+      const body = readFileSync(join(root, path));
+      response.setHeader("Content-Type", types[path.split(".").pop() ?? ""] ?? "application/octet-stream");
+      response.end(body);
+    } catch {
+      response.statusCode = 404;
+      response.end();
+    }
+  });
+  return new Promise((resolve) => server.listen(0, "127.0.0.1", () => resolve(server)));
+}
+
+function port(server: Server): number {
+  const address = server.address();
+  return typeof address === "object" && address ? address.port : 0;
+}

@@ -1,0 +1,93 @@
+package app.unciala.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.server.testing.Caller;
+import app.unciala.server.testing.RunningServer;
+import app.unciala.server.testing.Samples;
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** A server that is killed in the middle of an intake, in a process of its own. */
+class RestartTest {
+    @TempDir
+    Path data;
+
+    private Process process;
+    private int port;
+
+    @AfterEach
+    void stop() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    @Test
+    void killingItLosesNothingAcceptedAndTheIntakeIsReadAgain() throws Exception {
+        start();
+        Caller caller = signIn();
+        JsonNode first = caller.takeIn(Map.of("kept.ttf", Samples.font("Wendlow-Regular.ttf")));
+        caller.send("POST", "/api/intakes/" + first.get("summary").get("id").asString() + "/accept", Map.of());
+        Map<String, byte[]> many = new LinkedHashMap<>();
+        for (int i = 0; i < 400; i++) {
+            byte[] variant = Samples.font("Ostrel-Bold.ttf");
+            variant[variant.length - 1] = (byte) i;
+            variant[variant.length - 2] = (byte) (i >> 8);
+            many.put("font-" + i + ".ttf", variant);
+        }
+        String id = caller.upload("/api/intakes", "files", Map.of("many.zip", Samples.zip(many)))
+                .json()
+                .get("id")
+                .asString();
+        assertThat(caller.get("/api/intakes/" + id).json().get("state").asString())
+                .isEqualTo("READING");
+        process.destroyForcibly().waitFor();
+
+        start();
+        Caller after = signIn();
+        JsonNode intake = after.waitForIntake(id);
+        assertThat(intake.get("state").asString()).isEqualTo("REVIEW");
+        assertThat(intake.get("rows")).hasSize(400);
+        JsonNode families = after.get("/api/families").json().get("items");
+        assertThat(families).hasSize(1);
+        String sha256 = families.get(0).get("files").get(0).get("sha256").asString();
+        assertThat(after.get("/api/files/" + sha256).bytes()).isEqualTo(Samples.font("Wendlow-Regular.ttf"));
+    }
+
+    private void start() throws IOException {
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        ProcessBuilder builder = new ProcessBuilder(
+                java, "-cp", System.getProperty("java.class.path"), UncialaApplication.class.getName());
+        builder.environment().put("UNCIALA_PORT", String.valueOf(port));
+        builder.environment().put("UNCIALA_DATA", data.toString());
+        builder.environment().put("UNCIALA_ADMIN_PASSWORD", RunningServer.PASSWORD);
+        builder.redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log-" + port));
+        process = builder.start();
+    }
+
+    private Caller signIn() {
+        for (int i = 0; i < 900; i++) {
+            try {
+                Caller caller = new Caller("http://localhost:" + port);
+                if (caller.get("/api/health").status() == 200
+                        && caller.signIn("admin", RunningServer.PASSWORD) == 204) {
+                    return caller;
+                }
+            } catch (java.io.UncheckedIOException notYet) {
+                // The port is not open yet.
+            }
+            Caller.pause();
+        }
+        throw new IllegalStateException("the server did not start");
+    }
+}

@@ -1,0 +1,146 @@
+package app.unciala.server.testing;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublisher;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Talks HTTP to the server as a browser does: with cookies, and the CSRF header on unsafe methods. */
+public final class Caller {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final String url;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private boolean withToken = true;
+
+    public Caller(String url) {
+        this.url = url;
+    }
+
+    /** An answer: its status, its headers and its body. */
+    public record Answer(int status, HttpResponse<byte[]> response) {
+        public JsonNode json() {
+            return JSON.readTree(response.body());
+        }
+
+        public byte[] bytes() {
+            return response.body();
+        }
+
+        public String text() {
+            return new String(response.body(), StandardCharsets.UTF_8);
+        }
+
+        public String header(String name) {
+            return response.headers().firstValue(name).orElse("");
+        }
+    }
+
+    public Caller withoutToken() {
+        withToken = false;
+        return this;
+    }
+
+    public int signIn(String name, String password) {
+        return send("POST", "/api/session", Map.of("name", name, "password", password))
+                .status();
+    }
+
+    public Answer get(String path) {
+        return exchange("GET", path, BodyPublishers.noBody(), Map.of());
+    }
+
+    public Answer send(String method, String path, Object body) {
+        return send(method, path, body, Map.of());
+    }
+
+    public Answer send(String method, String path, Object body, Map<String, String> headers) {
+        Map<String, String> all = new LinkedHashMap<>(headers);
+        all.put("Content-Type", "application/json");
+        return exchange(method, path, BodyPublishers.ofString(JSON.writeValueAsString(body)), all);
+    }
+
+    public Answer delete(String path) {
+        return exchange("DELETE", path, BodyPublishers.noBody(), Map.of());
+    }
+
+    /** Sends files as a form does; {@code field} is the name they all have. */
+    public Answer upload(String path, String field, Map<String, byte[]> files) {
+        String boundary = "between-the-parts";
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        files.forEach((name, bytes) -> {
+            String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + field + "\"; filename=\""
+                    + name + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
+            body.writeBytes(head.getBytes(StandardCharsets.UTF_8));
+            body.writeBytes(bytes);
+            body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
+        });
+        body.writeBytes(("--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return exchange(
+                "POST",
+                path,
+                BodyPublishers.ofByteArray(body.toByteArray()),
+                Map.of("Content-Type", "multipart/form-data; boundary=" + boundary));
+    }
+
+    /** Drops files and waits until they are read; gives the intake. */
+    public JsonNode takeIn(Map<String, byte[]> files) {
+        String id = upload("/api/intakes", "files", files).json().get("id").asString();
+        return waitForIntake(id);
+    }
+
+    public JsonNode waitForIntake(String id) {
+        for (int i = 0; i < 600; i++) {
+            JsonNode intake = get("/api/intakes/" + id).json();
+            if (!intake.get("state").asString().equals("READING")) {
+                return intake;
+            }
+            pause();
+        }
+        throw new IllegalStateException("the intake was not read in time");
+    }
+
+    public static void pause() {
+        try {
+            Thread.sleep(100);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private Answer exchange(String method, String path, BodyPublisher body, Map<String, String> headers) {
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(url + path)).method(method, body);
+        headers.forEach(request::header);
+        if (withToken && !method.equals("GET")) {
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                    .map(HttpCookie::getValue)
+                    .findFirst()
+                    .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        }
+        try {
+            HttpResponse<byte[]> response = client.send(request.build(), BodyHandlers.ofByteArray());
+            return new Answer(response.statusCode(), response);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

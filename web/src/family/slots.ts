@@ -1,0 +1,106 @@
+import type { HeldFile, Slot } from "../shared/api/types";
+
+/** A face that some site asks for, and which. */
+export type Ask = { slot: Slot; by: string[] };
+
+/** One cell of a grid: what is held for the slot and who asks for it. */
+export type Cell = { slot: Slot; files: HeldFile[]; askedBy: string[] };
+
+/** A row of a grid: one slope at one width. */
+export type GridRow = { label: string; cells: (Cell | null)[] };
+
+export type Grid = { weights: Slot[]; rows: GridRow[] };
+
+const slopeOrder = { upright: 0, italic: 1, oblique: 2 } as Record<string, number>;
+
+/** Weights across, slopes and widths down: every slot that is held or asked for. */
+export function gridOf(files: HeldFile[], asks: Ask[]): Grid {
+  const cells = new Map<string, Cell>();
+  for (const file of files) {
+    const cell = cells.get(file.slot.key) ?? { slot: file.slot, files: [], askedBy: [] };
+    cell.files.push(file);
+    cells.set(file.slot.key, cell);
+  }
+  for (const ask of asks) {
+    const serving = [...cells.values()].find((cell) => serves(cell.slot, ask.slot));
+    const cell = serving ?? { slot: ask.slot, files: [], askedBy: [] };
+    cell.askedBy = [...new Set([...cell.askedBy, ...ask.by])];
+    cells.set(cell.slot.key, cell);
+  }
+  const all = [...cells.values()];
+  const weights = distinct(
+    all.map((cell) => cell.slot),
+    weightKey,
+  ).sort((a, b) => a.weight - b.weight || a.weightMax - b.weightMax);
+  const lines = distinct(
+    all.map((cell) => cell.slot),
+    lineKey,
+  ).sort((a, b) => a.width - b.width || (slopeOrder[a.slope] ?? 0) - (slopeOrder[b.slope] ?? 0));
+  return {
+    weights,
+    rows: lines.map((line) => ({
+      label: lineLabel(line),
+      cells: weights.map(
+        (weight) =>
+          all.find(
+            (cell) => lineKey(cell.slot) === lineKey(line) && weightKey(cell.slot) === weightKey(weight),
+          ) ?? null,
+      ),
+    })),
+  };
+}
+
+/** Whether a face in one slot is what another slot asks for. */
+export function serves(held: Slot, asked: Slot): boolean {
+  return (
+    held.slope === asked.slope &&
+    held.weight <= asked.weight &&
+    held.weightMax >= asked.weightMax &&
+    held.width <= asked.width &&
+    held.widthMax >= asked.widthMax
+  );
+}
+
+/** The file in which a slot is shown: a web file first, since browsers open it soonest. */
+export function shownFile(files: HeldFile[]): HeldFile | undefined {
+  return files.find((file) => file.format === "woff2") ?? files[0];
+}
+
+/** The bytes a site would send for a slot, and whether they are a guess because no WOFF2 is held yet. */
+export function pageWeight(files: HeldFile[]): { bytes: number; guessed: boolean } {
+  const web = files.find((file) => file.format === "woff2");
+  const source = files[0];
+  return web
+    ? { bytes: web.bytes, guessed: false }
+    : { bytes: source ? source.bytes * 0.4 : 0, guessed: true };
+}
+
+export function staticSlot(weight: number, slope: string): Slot {
+  return {
+    weight,
+    weightMax: weight,
+    width: 100,
+    widthMax: 100,
+    slope,
+    key: `${weight}-100-${slope}`,
+    label: "",
+  };
+}
+
+function weightKey(slot: Slot) {
+  return `${slot.weight}-${slot.weightMax}`;
+}
+
+function lineKey(slot: Slot) {
+  return `${slot.width}-${slot.widthMax}-${slot.slope}`;
+}
+
+function lineLabel(slot: Slot) {
+  const slope = slot.slope[0]!.toUpperCase() + slot.slope.slice(1);
+  const width = slot.width === slot.widthMax ? `${slot.width} %` : `${slot.width}–${slot.widthMax} %`;
+  return slot.width === 100 && slot.widthMax === 100 ? slope : `${width} ${slope}`;
+}
+
+function distinct<T>(items: T[], key: (item: T) => string): T[] {
+  return [...new Map(items.map((item) => [key(item), item])).values()];
+}

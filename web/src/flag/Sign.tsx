@@ -1,0 +1,34 @@
+import type { Flag } from "../shared/api/types";
+
+/** The proof-reader's and scribe's signs: an obelus for doubt, a caret for what lacks, a loop for what is to go. */
+export function Sign({ group, size = 18 }: { group: Flag["group"]; size?: number }) {
+  return (
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 18 18"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.8"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      aria-hidden="true"
+    >
+      {signs[group]}
+    </svg>
+  );
+}
+
+const signs: Record<Flag["group"], React.ReactNode> = {
+  UNLICENSED: (
+    <>
+      <path d="M2.5 9h13" />
+      <circle cx="9" cy="4.2" r="1.2" fill="currentColor" stroke="none" />
+      <circle cx="9" cy="13.8" r="1.2" fill="currentColor" stroke="none" />
+    </>
+  ),
+  MISSING: <path d="M3 14.5 9 4l6 10.5" />,
+  DUPLICATE: (
+    <path d="M2 13.5c4 .5 8-2.500 9.500-6.500.800-2.200-.400-4-2-3.800-2 .200-2.700 2.800-1.300 5 1.600 2.600 4.300 4.300 7.800 4.300" />
+  ),
+};
