@@ -37,11 +37,11 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await expect(page.getByText("New face")).toHaveCount(2);
     await expect(page.getByRole("row", { name: /Damaged broken\.ttf.*plain text/ })).toBeVisible();
     await page.getByRole("button", { name: "Evidence" }).first().click();
-    await expect(page.getByRole("cell", { name: "OS/2 usWeightClass" })).toBeVisible();
+    await expect(page.getByRole("cell", { name: "OS/2 usWeightClass", exact: true })).toBeVisible();
     await page.getByRole("button", { name: "Correct DejaVuSans-Bold.ttf" }).click();
     await page.getByLabel("Weight").fill("800");
     await page.getByRole("button", { name: "Correct", exact: true }).click();
-    await expect(page.getByText("Extra Bold", { exact: true })).toBeVisible();
+    await expect(page.getByRole("cell", { name: "Extra Bold 800" })).toBeVisible();
     await page.getByRole("button", { name: "Correct DejaVuSans-Bold.ttf" }).click();
     await page.getByLabel("Weight").fill("700");
     await page.getByRole("button", { name: "Correct", exact: true }).click();
@@ -166,7 +166,7 @@ test("dropping the same file again says that it is held, and an intake can be th
   await signIn(page);
   await goTo(page, "Intake");
   await page.getByLabel("Choose files").setInputFiles(`${real}/DejaVuSans.ttf`);
-  await expect(page.getByText("Same bytes")).toBeVisible();
+  await expect(page.getByText("Same bytes", { exact: true })).toBeVisible();
   await expect(page.getByText("Mark at least one file to go in.")).toBeVisible();
   await page.getByRole("button", { name: "Throw away" }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Throw away" }).click();

@@ -8,6 +8,7 @@ import type { ReactNode } from "react";
 import { Controller, useForm, type Control } from "react-hook-form";
 import type { Family, LicenseDraft } from "../shared/api/types";
 import { Line } from "../shared/layout/Leaf";
+import { named } from "../shared/parts/autocomplete";
 import { formatLabels } from "../shared/parts/format";
 import { ClauseField } from "./ClauseField";
 import { kindWords } from "./words";
@@ -97,7 +98,12 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
                   )
                 }
                 renderInput={(params) => (
-                  <TextField {...params} variant="standard" placeholder="Families" aria-label="Covers" />
+                  <TextField
+                    {...params}
+                    variant="standard"
+                    placeholder="Families"
+                    slotProps={named(params, "Covers")}
+                  />
                 )}
               />
             )}
@@ -167,7 +173,7 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
                       <TextField
                         {...params}
                         variant="standard"
-                        aria-label="Domains"
+                        slotProps={named(params, "Domains")}
                         placeholder={field.value.length === 0 ? "client.example, Enter" : ""}
                         helperText="A domain stands for itself and its www; *.client.example for every host below it."
                       />

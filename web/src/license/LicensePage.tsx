@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 import { Link, useLocation, useNavigate, useParams, useSearchParams } from "react-router";
 import { FlagNotes } from "../flag/FlagNote";
 import { useFlagsWhere } from "../flag/flags";
@@ -44,6 +44,7 @@ function NewLicense() {
       below="What is left at “not stated” is never taken for a yes: it is flagged, with what to ask the vendor."
     >
       <LicenseForm
+        key={family?.id ?? "none"}
         terms={start}
         families={families}
         saveLabel="Record"
@@ -139,6 +140,7 @@ function Agreement({ license, path }: { license: License; path: string }) {
     },
     () => "Attached.",
   );
+  const input = useRef<HTMLInputElement>(null);
   const [agreement] = license.agreement;
   return (
     <>
@@ -155,15 +157,16 @@ function Agreement({ license, path }: { license: License; path: string }) {
           <span className="quiet">The agreement itself is not attached.</span>
         )}
       </p>
-      <Button component="label" variant="outlined" size="small">
+      <Button variant="outlined" size="small" onClick={() => input.current?.click()}>
         {agreement ? "Replace it" : "Attach the agreement"}
-        <input
-          type="file"
-          aria-label="Agreement file"
-          style={{ position: "absolute", opacity: 0, width: 1, height: 1 }}
-          onChange={(event) => event.target.files?.[0] && attach.mutate(event.target.files[0])}
-        />
       </Button>
+      <input
+        ref={input}
+        hidden
+        type="file"
+        aria-label="Agreement file"
+        onChange={(event) => event.target.files?.[0] && attach.mutate(event.target.files[0])}
+      />
     </>
   );
 }

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { call } from "../shared/api/client";
 import type { Hit } from "../shared/api/types";
+import { named } from "../shared/parts/autocomplete";
 import { useTell } from "../shared/parts/Messages";
 
 const places: Record<Hit["type"], [string, string]> = {
@@ -89,7 +90,7 @@ export function SearchBox() {
             {...params}
             variant="standard"
             placeholder={over ? "Do we hold this?" : "Search  /"}
-            aria-label="Search"
+            slotProps={named(params, "Search")}
           />
         )}
       />
