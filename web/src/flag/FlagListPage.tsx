@@ -63,13 +63,14 @@ export function FlagListPage() {
   );
 }
 
-export function FlagRow({ flag }: { flag: Flag }) {
+export function FlagRow({ flag, withGroup }: { flag: Flag; withGroup?: boolean }) {
   return (
     <div className={`home-row ${flag.severity.toLowerCase()}`}>
       <span className="sign">
         <Sign group={flag.group} size={17} />
       </span>
       <div>
+        {withGroup && <span className="group">{groupNames[flag.group]} </span>}
         <b>{flag.title}</b> <span className="quiet">{localDates(flag.reason)}</span>
         <Subjects flag={flag} />
       </div>

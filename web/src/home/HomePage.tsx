@@ -83,7 +83,7 @@ function Part({ title, flags }: { title: string; flags: Flag[] }) {
     <section>
       <h2 className="section">{title}</h2>
       {flags.map((flag) => (
-        <FlagRow key={flag.id} flag={flag} />
+        <FlagRow key={flag.id} flag={flag} withGroup />
       ))}
     </section>
   );

@@ -10,9 +10,11 @@ import java.util.Optional;
 
 /** A DICT (Technical Note 5176, section 4): operands by operator; two-byte operators are 1200 plus the second byte. */
 final class CffDict {
+    static final int CHARSET = 15;
     static final int CHAR_STRINGS = 17;
     static final int PRIVATE = 18;
     static final int SUBRS = 19;
+    static final int VARIATION_STORE = 24;
     static final int FD_ARRAY = 1236;
     static final int FD_SELECT = 1237;
 
@@ -26,7 +28,7 @@ final class CffDict {
         int at = 0;
         while (at < bytes.length()) {
             int b = bytes.u8(at++);
-            if (b <= 21) {
+            if (b <= 24) {
                 int operator = b == 12 ? 1200 + bytes.u8(at++) : b;
                 dict.entries.put(
                         operator,
@@ -47,10 +49,10 @@ final class CffDict {
             } else if (b >= 251 && b <= 254) {
                 operands.add(-(b - 251) * 256.0 - bytes.u8(at++) - 108);
             } else {
-                throw new FontException("CFF ", at - 1, "has the reserved byte " + b + " in a DICT");
+                throw new FontException(bytes.table(), at - 1, "has the reserved byte " + b + " in a DICT");
             }
             if (operands.size() > 513) {
-                throw new FontException("CFF ", at, "has too many operands in a DICT");
+                throw new FontException(bytes.table(), at, "has too many operands in a DICT");
             }
         }
         return dict;

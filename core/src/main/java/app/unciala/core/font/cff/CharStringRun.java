@@ -3,8 +3,13 @@ package app.unciala.core.font.cff;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.outline.Outline;
+import java.util.Optional;
+import java.util.function.DoubleBinaryOperator;
 
-/** One run of a Type 2 charstring (Technical Note 5177), bounded in depth, stack and steps. */
+/**
+ * One run of a Type 2 (Technical Note 5177) or CFF2 charstring, bounded in depth, stack and steps. CFF2 adds blends,
+ * of which the default is taken, and has neither widths nor {@code endchar}.
+ */
 final class CharStringRun {
     private static final int MAX_DEPTH = 10;
     private static final int MAX_STACK = 513;
@@ -13,6 +18,8 @@ final class CharStringRun {
     private final CffIndex charStrings;
     private final CffIndex globalSubrs;
     private final CffIndex localSubrs;
+    private final Optional<int[]> regionCounts;
+    private final CffCharset charset;
     private final Outline outline = new Outline();
     private final double[] stack = new double[MAX_STACK];
     private final double[] storage = new double[32];
@@ -23,8 +30,19 @@ final class CharStringRun {
     private boolean widthTaken;
     private boolean ended;
     private int steps;
+    private int deltaSet;
+    private int accents;
 
-    CharStringRun(CffIndex charStrings, CffIndex globalSubrs, CffIndex localSubrs) {
+    /** {@code regionCounts} of the variation store are there for CFF2 only. */
+    CharStringRun(
+            CffIndex charStrings,
+            CffIndex globalSubrs,
+            CffIndex localSubrs,
+            Optional<int[]> regionCounts,
+            CffCharset charset) {
+        this.charset = charset;
+        this.regionCounts = regionCounts;
+        widthTaken = regionCounts.isPresent();
         this.charStrings = charStrings;
         this.globalSubrs = globalSubrs;
         this.localSubrs = localSubrs;
@@ -66,6 +84,8 @@ final class CharStringRun {
             } else if (b == 19 || b == 20) {
                 stems();
                 at += hints + 7 >> 3;
+            } else if (b == 16 && regionCounts.isPresent()) {
+                blend();
             } else if (b == 12) {
                 escape(code.u8(at++));
             } else {
@@ -112,6 +132,7 @@ final class CharStringRun {
             case 27 -> horizontalCurves();
             case 30 -> alternatingCurves(false);
             case 31 -> alternatingCurves(true);
+            case 15 -> deltaSet = (int) at(0);
             case 14 -> end();
             default -> throw new FontException("CFF ", -1, "has the unknown charstring operator " + b);
         }
@@ -129,6 +150,18 @@ final class CharStringRun {
         size = 0;
     }
 
+    /** n values, then n times as many deltas as there are regions, then n: the values stay, which is the default. */
+    private void blend() {
+        int values = (int) pop();
+        int[] counts = regionCounts.orElseThrow();
+        int regions = deltaSet >= 0 && deltaSet < counts.length ? counts[deltaSet] : 0;
+        long deltas = (long) values * regions;
+        if (values < 0 || values + deltas > size) {
+            throw new FontException("CFF2", -1, "blends more values than there are");
+        }
+        size -= (int) deltas;
+    }
+
     /** The width stands before the operands of whichever operator clears the stack first. */
     private void takeWidth(int operands) {
         if (!widthTaken) {
@@ -142,9 +175,29 @@ final class CharStringRun {
     private void end() {
         takeWidth(size >= 4 ? 4 : 0);
         if (size >= 4) {
-            throw new FontException("CFF ", -1, "composes an accented letter by the deprecated endchar");
+            compose(at(0), at(1), (int) at(2), (int) at(3));
         }
         ended = true;
+    }
+
+    /** The deprecated form of {@code endchar}: a letter, and an accent moved by (dx, dy), by their standard codes. */
+    private void compose(double dx, double dy, int letter, int accent) {
+        if (++accents > 1) {
+            throw new FontException("CFF ", -1, "composes an accented letter out of accented letters");
+        }
+        part(letter, 0, 0);
+        part(accent, dx, dy);
+    }
+
+    private void part(int code, double atX, double atY) {
+        ByteView charString = charStrings.get(charset.glyphOfStandardCode(code));
+        size = 0;
+        hints = 0;
+        widthTaken = false;
+        ended = false;
+        x = atX;
+        y = atY;
+        execute(charString, 1);
     }
 
     private void move(double dx, double dy) {
@@ -310,7 +363,7 @@ final class CharStringRun {
         }
     }
 
-    private void binary(java.util.function.DoubleBinaryOperator operator) {
+    private void binary(DoubleBinaryOperator operator) {
         double right = pop();
         double left = pop();
         push(operator.applyAsDouble(left, right));

@@ -1,6 +1,5 @@
 package app.unciala.core.font.outline;
 
-import app.unciala.core.font.FontException;
 import app.unciala.core.font.cff.CffOutlines;
 import app.unciala.core.font.sfnt.MaxpTable;
 import app.unciala.core.font.sfnt.Sfnt;
@@ -21,7 +20,7 @@ public interface Outlines {
             return CffOutlines.read(face.require("CFF "));
         }
         if (face.table("CFF2").isPresent()) {
-            throw new FontException("CFF2", -1, "holds variable CFF outlines, which are not read yet");
+            return CffOutlines.readCff2(face.require("CFF2"));
         }
         int numGlyphs = MaxpTable.read(face).numGlyphs();
         return new Outlines() {

@@ -4,6 +4,7 @@ import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * {@code cmap}: which glyph draws which code point. Reads subtable formats 0, 4, 6, 10, 12 and 13 of the best
@@ -11,6 +12,7 @@ import java.util.Optional;
  */
 public final class CmapTable {
     private static final int LAST_CODE_POINT = 0x10FFFF;
+    private static final Set<Integer> READABLE = Set.of(0, 4, 6, 10, 12, 13);
 
     private int[] codePoints = new int[256];
     private int[] glyphs = new int[256];
@@ -56,7 +58,7 @@ public final class CmapTable {
             int rank = rank(table.u16(4 + 8 * i), table.u16(6 + 8 * i));
             if (rank > bestRank) {
                 ByteView subtable = table.from(table.offset32(8 + 8 * i));
-                if (subtable.u16(0) != 14) {
+                if (READABLE.contains(subtable.u16(0))) {
                     best = subtable;
                     bestRank = rank;
                 }

@@ -3,11 +3,14 @@ package app.unciala.core.font.outline;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.testing.RealFonts;
 import java.nio.file.Path;
 import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -65,5 +68,82 @@ class OutlineOracleTest {
             box[3] = Math.max(box[3], points[i + 1]);
         }
         return box;
+    }
+
+    /** fontTools builds a CFF2 font of the same letters, and one glyph whose line is a blend. */
+    private static final String BUILD_CFF2 = """
+            import sys
+            from fontTools.ttLib import TTFont
+            from fontTools.fontBuilder import FontBuilder
+            from fontTools.pens.t2CharStringPen import T2CharStringPen
+            from fontTools.misc.psCharStrings import T2CharString
+            source = TTFont(sys.argv[1]); glyphs = source.getGlyphSet()
+            names = source.getGlyphOrder()[:200]
+            builder = FontBuilder(source['head'].unitsPerEm, isTTF=False)
+            builder.setupGlyphOrder(names + ['blended'])
+            builder.setupCharacterMap({65 + i: name for i, name in enumerate(names[1:])})
+            strings = {}
+            for name in names:
+                pen = T2CharStringPen(None, glyphs, CFF2=True); glyphs[name].draw(pen)
+                strings[name] = pen.getCharString()
+            strings['blended'] = T2CharString(program=[10, 20, 'rmoveto', 100, 7, 1, 'blend', 'hlineto', 50, 60, 3, -4, 2, 'blend', 'rlineto'])
+            builder.setupHorizontalMetrics({name: (600, 0) for name in names + ['blended']})
+            builder.setupHorizontalHeader(); builder.setupOS2(); builder.setupPost()
+            builder.setupNameTable({'familyName': 'Blend', 'styleName': 'Regular'})
+            builder.setupFvar([('wght', 100, 100, 900, 'Weight')], [])
+            builder.setupCFF2(strings, regions=[{'wght': (0, 1, 1)}])
+            builder.save(sys.argv[2])
+            """;
+
+    @Test
+    void cff2GivesTheSameOutlinesAsCffAndTheDefaultOfABlend(@TempDir Path folder) throws Exception {
+        Path source = RealFonts.in("opentype/cantarell").findFirst().orElseThrow();
+        Path built = folder.resolve("cff2.otf");
+        build(BUILD_CFF2, source, built);
+        Sfnt face = FontReader.read(RealFonts.bytes(built)).faces().get(0);
+        assertThat(face.tables()).containsKey("CFF2").doesNotContainKey("CFF ");
+        Outlines cff2 = Outlines.of(face);
+        Outlines cff =
+                Outlines.of(FontReader.read(RealFonts.bytes(source)).faces().get(0));
+        assertThat(cff2.numGlyphs()).isEqualTo(201);
+        for (int glyph = 0; glyph < 200; glyph++) {
+            assertThat(extent(cff2.outline(glyph))).as("glyph %d", glyph).isEqualTo(extent(cff.outline(glyph)));
+        }
+        assertThat(cff2.outline(200).coordinates()).containsExactly(10, 20, 110, 20, 160, 80);
+        assertThat(FaceReport.of(face).variable()).isTrue();
+    }
+
+    /** A glyph that ends with the deprecated four operands of endchar: dx dy base accent, in standard codes. */
+    private static final String BUILD_ACCENT = """
+            import sys
+            from fontTools.fontBuilder import FontBuilder
+            from fontTools.misc.psCharStrings import T2CharString
+            names = ['.notdef', 'A', 'acute', 'Aacute']
+            builder = FontBuilder(1000, isTTF=False)
+            builder.setupGlyphOrder(names); builder.setupCharacterMap({65: 'A', 180: 'acute', 193: 'Aacute'})
+            programs = {'.notdef': ['endchar'], 'A': [0, 0, 'rmoveto', 300, 700, 300, -700, 'rlineto', 'endchar'],
+                'acute': [10, 0, 'rmoveto', 50, 100, 50, -100, 'rlineto', 'endchar'], 'Aacute': [200, 720, 65, 194, 'endchar']}
+            strings = {name: T2CharString(program=program) for name, program in programs.items()}
+            builder.setupHorizontalMetrics({name: (600, 0) for name in names}); builder.setupHorizontalHeader()
+            builder.setupCFF('Accent-Regular', {}, strings, {}); builder.setupOS2(); builder.setupPost()
+            builder.setupNameTable({'familyName': 'Accent', 'styleName': 'Regular'}); builder.save(sys.argv[2])
+            """;
+
+    @Test
+    void anAccentedLetterIsComposedOfItsParts(@TempDir Path folder) throws Exception {
+        Path built = folder.resolve("accent.otf");
+        build(BUILD_ACCENT, built, built);
+        Outlines outlines =
+                Outlines.of(FontReader.read(RealFonts.bytes(built)).faces().get(0));
+        assertThat(outlines.outline(3).coordinates())
+                .containsExactly(0, 0, 300, 700, 600, 0, 210, 720, 260, 820, 310, 720);
+    }
+
+    private static void build(String script, Path source, Path built) throws Exception {
+        Process python = new ProcessBuilder("/usr/bin/python3", "-c", script, source.toString(), built.toString())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(python.getInputStream().readAllBytes());
+        assertThat(python.waitFor()).as(said).isZero();
     }
 }

@@ -35,6 +35,7 @@ class Woff2OracleTest {
         byte[] bytes = RealFonts.bytes(source);
         Sfnt original = FontReader.read(bytes).faces().get(0);
         byte[] ours = Woff2Writer.write(original);
+        keepForTheBrowserTests(source, ours);
         run("woff2_decompress", Files.write(folder.resolve("ours.woff2"), ours));
         Sfnt decoded = FontReader.read(Files.readAllBytes(folder.resolve("ours.ttf")))
                 .faces()
@@ -96,6 +97,13 @@ class Woff2OracleTest {
             assertThat(a.contourEnds()).isEqualTo(b.contourEnds());
             assertThat(a.instructions()).isEqualTo(b.instructions());
         }
+    }
+
+    /** Chromium loads them all in e2e/tests/woff2.spec.ts. */
+    private static void keepForTheBrowserTests(Path source, byte[] woff2) throws IOException {
+        Path samples = Files.createDirectories(Path.of("target", "woff2"));
+        String name = source.getFileName().toString().replaceFirst("\\.[^.]*$", ".woff2");
+        Files.write(samples.resolve(name), woff2);
     }
 
     private void run(String program, Path file) throws IOException, InterruptedException {

@@ -4,7 +4,7 @@ import { chromium } from "@playwright/test";
 const url = process.env.UNCIALA_URL ?? "http://localhost:8600";
 const folder = "../docs/screenshots";
 
-const views: [picture: string, list: string, name?: string][] = [
+const views = [
   ["today", "/"],
   ["intake", "/intake", "Brantle 3.zip"],
   ["families", "/families"],
@@ -21,7 +21,7 @@ const browser = await chromium.launch({
   args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
 });
 
-async function take(colorScheme: "light" | "dark", wanted: typeof views, suffix = "") {
+async function take(colorScheme, wanted, suffix = "") {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme, locale: "en-US" });
   const page = await context.newPage();
   await page.goto(url);
