@@ -39,4 +39,6 @@ export const formatLabels: Record<string, string> = {
   woff: "WOFF",
   woff2: "WOFF2",
   collection: "TTC",
+  eot: "EOT",
+  svg: "SVG",
 };

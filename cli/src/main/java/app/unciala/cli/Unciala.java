@@ -11,10 +11,10 @@ import picocli.CommandLine.IParameterExceptionHandler;
 /** The command {@code unciala}. What goes wrong is one line on standard error, and exit code 1. */
 @Command(
         name = "unciala",
-        description = "Reads, converts and compares font files.",
+        description = "Reads, converts, cuts and compares font files.",
         mixinStandardHelpOptions = true,
         version = "unciala 0.1.0",
-        subcommands = {InspectCommand.class, ConvertCommand.class, CompareCommand.class})
+        subcommands = {InspectCommand.class, ConvertCommand.class, SubsetCommand.class, CompareCommand.class})
 public final class Unciala {
     private Unciala() {}
 

@@ -20,7 +20,12 @@ class ArchitectureTest {
                 .should()
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage(
-                        "java..", "app.unciala.core..", "org.jspecify..", "com.google.common..", "com.aayushatharva..")
+                        "java..",
+                        "app.unciala.core..",
+                        "org.jspecify..",
+                        "com.google.common..",
+                        "com.aayushatharva..",
+                        "com.ibm.icu..")
                 .check(core);
     }
 

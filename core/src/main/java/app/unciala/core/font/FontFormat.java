@@ -10,7 +10,9 @@ public enum FontFormat {
     OTF("otf", "OpenType CFF", "font/otf", "opentype"),
     COLLECTION("ttc", "font collection", "font/collection", "collection"),
     WOFF("woff", "WOFF", "font/woff", "woff"),
-    WOFF2("woff2", "WOFF2", "font/woff2", "woff2");
+    WOFF2("woff2", "WOFF2", "font/woff2", "woff2"),
+    EOT("eot", "Embedded OpenType", "application/vnd.ms-fontobject", "embedded-opentype"),
+    SVG("svg", "SVG font", "image/svg+xml", "svg");
 
     private final String extension;
     private final String label;
@@ -41,10 +43,6 @@ public enum FontFormat {
     /** The keyword for {@code format()} in a CSS {@code src} descriptor. */
     public String cssHint() {
         return cssHint;
-    }
-
-    public boolean isForWeb() {
-        return this == WOFF || this == WOFF2;
     }
 
     /** The lower-case name used on the command line and in the API. */

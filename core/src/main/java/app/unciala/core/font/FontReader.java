@@ -1,5 +1,6 @@
 package app.unciala.core.font;
 
+import app.unciala.core.font.legacy.EotReader;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.sfnt.SfntReader;
 import app.unciala.core.font.woff.WoffReader;
@@ -36,7 +37,12 @@ public final class FontReader {
             case 0x74746366 -> new FontFile(FontFormat.COLLECTION, SfntReader.readCollection(file));
             case 0x774F4646 -> single(FontFormat.WOFF, WoffReader.read(file));
             case 0x774F4632 -> new FontFile(FontFormat.WOFF2, Woff2Reader.read(file));
-            default -> throw new FontException("file", -1, "is not a font: " + whatItIs(file));
+            default -> {
+                if (EotReader.recognizes(file)) {
+                    yield single(FontFormat.EOT, EotReader.read(file));
+                }
+                throw new FontException("file", -1, "is not a font: " + whatItIs(file));
+            }
         };
     }
 
@@ -51,9 +57,6 @@ public final class FontReader {
         if (head.startsWith("%!PS-AdobeFont") || head.startsWith("%!FontType1") || head.startsWith("\u0080\u0001")) {
             return "it is a PostScript Type 1 font; ask the vendor for the OpenType version";
         }
-        if (head.length() > 36 && head.charAt(34) == 'L' && head.charAt(35) == 'P') {
-            return "it is an Embedded OpenType file; use the WOFF2 or the desktop file of the same face";
-        }
         if (head.startsWith("PK\u0003\u0004")) {
             return "it is a zip archive";
         }
@@ -61,7 +64,9 @@ public final class FontReader {
             return "it is a PDF document";
         }
         if (text.startsWith("<svg") || text.startsWith("<?xml") && head.contains("<svg")) {
-            return "it is an SVG document";
+            return text.contains("<font")
+                    ? "it is an SVG font, which browsers no longer show; use the desktop or WOFF2 file of the same face"
+                    : "it is an SVG document";
         }
         if (text.regionMatches(true, 0, "<!doctype html", 0, 14) || text.regionMatches(true, 0, "<html", 0, 5)) {
             return "it is a web page, perhaps a sign-in page saved in place of the file";

@@ -1,5 +1,7 @@
 package app.unciala.core.font;
 
+import app.unciala.core.font.legacy.EotWriter;
+import app.unciala.core.font.legacy.SvgFontWriter;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.sfnt.SfntWriter;
 import app.unciala.core.font.woff.WoffWriter;
@@ -18,6 +20,8 @@ public final class FontWriter {
         return switch (format) {
             case WOFF2 -> Woff2Writer.write(face);
             case WOFF -> WoffWriter.write(face);
+            case EOT -> EotWriter.write(face);
+            case SVG -> SvgFontWriter.write(face);
             case TTF, OTF -> {
                 if (face.bareFormat() != format) {
                     throw new FontException(

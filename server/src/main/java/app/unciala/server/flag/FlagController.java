@@ -7,6 +7,7 @@ import app.unciala.server.http.Page;
 import app.unciala.server.http.Problem;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,7 +31,8 @@ class FlagController {
             @RequestParam(required = false) @Nullable String license,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "500") int limit) {
-        Predicate<FlagView> wanted = flag -> (group == null || flag.group() == parse(group))
+        Optional<FlagGroup> asked = Optional.ofNullable(group).map(FlagController::parse);
+        Predicate<FlagView> wanted = flag -> asked.map(g -> g == flag.group()).orElse(true)
                 && (site == null || flag.siteId().equals(site))
                 && (family == null || flag.familyId().equals(family))
                 && (license == null || flag.licenseId().equals(license));

@@ -1,0 +1,116 @@
+package app.unciala.core.font.legacy;
+
+import app.unciala.core.face.FaceIdentifier;
+import app.unciala.core.face.FaceIdentity;
+import app.unciala.core.face.Numbers;
+import app.unciala.core.font.outline.Outline;
+import app.unciala.core.font.outline.Outlines;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.HeadTable;
+import app.unciala.core.font.sfnt.HheaTable;
+import app.unciala.core.font.sfnt.HmtxTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.nio.charset.StandardCharsets;
+
+/** Writes an SVG font (SVG 1.1, chapter 20): one glyph for each character, without layout features. */
+public final class SvgFontWriter {
+    private final Sfnt face;
+    private final CmapTable cmap;
+    private final Outlines outlines;
+    private final HmtxTable metrics;
+    private final StringBuilder svg = new StringBuilder();
+
+    private SvgFontWriter(Sfnt face) {
+        this.face = face;
+        cmap = CmapTable.read(face);
+        outlines = Outlines.of(face);
+        metrics = HmtxTable.read(face);
+    }
+
+    public static byte[] write(Sfnt face) {
+        return new SvgFontWriter(face).run().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private String run() {
+        FaceIdentity identity = FaceIdentifier.identify(face);
+        HheaTable hhea = HheaTable.read(face);
+        svg.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\">\n<defs>\n");
+        svg.append("<font id=\"font\" horiz-adv-x=\"")
+                .append(metrics.advances()[0])
+                .append("\">\n");
+        svg.append("<font-face font-family=\"").append(escape(identity.family()));
+        svg.append("\" font-weight=\"")
+                .append(identity.slot().weight().toString().replaceAll("–.*", ""));
+        svg.append("\" font-style=\"").append(identity.slot().slope().css());
+        svg.append("\" units-per-em=\"").append(HeadTable.read(face).unitsPerEm());
+        svg.append("\" ascent=\"")
+                .append(hhea.ascender())
+                .append("\" descent=\"")
+                .append(hhea.descender());
+        svg.append("\"/>\n<missing-glyph").append(drawing(0)).append("/>\n");
+        for (int codePoint : cmap.codePoints()) {
+            if (isXmlCharacter(codePoint)) {
+                svg.append("<glyph unicode=\"&#x")
+                        .append(Integer.toHexString(codePoint))
+                        .append(";\"");
+                svg.append(drawing(cmap.glyph(codePoint))).append("/>\n");
+            }
+        }
+        return svg.append("</font>\n</defs>\n</svg>\n").toString();
+    }
+
+    private String drawing(int glyph) {
+        PathData path = new PathData();
+        outlines.outline(glyph).visit(path);
+        String advance = " horiz-adv-x=\"" + metrics.advances()[glyph] + "\"";
+        return path.data.isEmpty() ? advance : advance + " d=\"" + path.data + "Z\"";
+    }
+
+    private static boolean isXmlCharacter(int codePoint) {
+        return codePoint == 0x9
+                || codePoint == 0xA
+                || codePoint == 0xD
+                || codePoint >= 0x20 && codePoint < 0xD800
+                || codePoint >= 0xE000 && codePoint < 0xFFFE
+                || codePoint >= 0x10000;
+    }
+
+    private static String escape(String text) {
+        return text.replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;");
+    }
+
+    /** An outline as SVG path data, each contour closed. */
+    private static final class PathData implements Outline.Visitor {
+        private final StringBuilder data = new StringBuilder();
+
+        @Override
+        public void moveTo(double x, double y) {
+            data.append(data.isEmpty() ? "M" : "ZM");
+            points(x, y);
+        }
+
+        @Override
+        public void lineTo(double x, double y) {
+            data.append('L');
+            points(x, y);
+        }
+
+        @Override
+        public void quadTo(double cx, double cy, double x, double y) {
+            data.append('Q');
+            points(cx, cy, x, y);
+        }
+
+        @Override
+        public void curveTo(double c1x, double c1y, double c2x, double c2y, double x, double y) {
+            data.append('C');
+            points(c1x, c1y, c2x, c2y, x, y);
+        }
+
+        private void points(double... coordinates) {
+            for (int i = 0; i < coordinates.length; i++) {
+                data.append(i == 0 ? "" : " ").append(Numbers.plain(coordinates[i]));
+            }
+        }
+    }
+}
