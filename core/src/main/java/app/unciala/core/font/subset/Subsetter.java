@@ -8,6 +8,7 @@ import app.unciala.core.font.sfnt.CmapWriter;
 import app.unciala.core.font.sfnt.GlyfTable;
 import app.unciala.core.font.sfnt.HeadTable;
 import app.unciala.core.font.sfnt.HheaTable;
+import app.unciala.core.font.sfnt.MaxpTable;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.BitSet;
 import java.util.List;
@@ -16,7 +17,7 @@ import java.util.TreeMap;
 
 /**
  * Cuts a face to some characters. Glyphs keep their numbers, and those that no kept text can reach are emptied; so
- * layout tables stay as they are and text is shaped as before. Names and license records stay. Faces with TrueType
+ * layout tables keep their shape and text is set as before. Names and license records stay. Faces with TrueType
  * outlines only.
  */
 public final class Subsetter {
@@ -52,6 +53,12 @@ public final class Subsetter {
         cut = cut.with("hmtx", metrics(face, kept)).with("post", withoutGlyphNames(face));
         if (face.table("gvar").isPresent()) {
             cut = cut.with("gvar", variations(face.require("gvar"), kept));
+        }
+        if (face.table("GPOS").isPresent()) {
+            int numGlyphs = MaxpTable.read(face).numGlyphs();
+            // With GPOS there, no browser looks at the old kerning table.
+            cut = cut.with("GPOS", KerningTrim.of(face.require("GPOS"), kept, numGlyphs))
+                    .without("kern");
         }
         for (String tag : DROPPED) {
             cut = cut.without(tag);
