@@ -6,11 +6,9 @@ import app.unciala.core.face.Range;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.Problem;
 import app.unciala.core.font.sfnt.FvarTable.Axis;
+import com.google.common.hash.Hashing;
 import java.io.StringWriter;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Locale;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
@@ -52,7 +50,7 @@ final class FaceJson {
             json.writeNumberProperty("codePoints", report.codePoints().length);
             json.writeStringProperty("version", report.version());
             json.writeStringProperty("embedding", report.embedding().words());
-            json.writeStringProperty("sha256", sha256(bytes));
+            json.writeStringProperty("sha256", Hashing.sha256().hashBytes(bytes).toString());
             json.writeStringProperty("drawing", report.drawing());
             json.writeArrayPropertyStart("problems");
             for (Problem problem : report.problems()) {
@@ -97,14 +95,6 @@ final class FaceJson {
             json.writeNumber((long) value);
         } else {
             json.writeNumber(value);
-        }
-    }
-
-    private static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java platform has SHA-256", e);
         }
     }
 }

@@ -71,6 +71,7 @@ class WholePathTest {
     @Order(2)
     void aSiteThatAsksIsFlaggedUntilItIsLicensedAndHeld() {
         assertThat(kinds("")).containsExactly("NO_LICENSE");
+        assertThat(kinds("?group=&site=&family=&license=")).containsExactly("NO_LICENSE");
         String clientId = caller.send("POST", "/api/clients", Map.of("name", "Client"))
                 .json()
                 .get("id")

@@ -4,6 +4,7 @@ import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.Problem;
 import app.unciala.core.font.Problem.Severity;
+import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.FvarTable;
@@ -45,7 +46,7 @@ public record FaceReport(
         NameTable names = NameTable.read(face);
         List<Axis> axes = FvarTable.read(face).map(FvarTable::axes).orElse(List.of());
         CmapTable cmap = CmapTable.read(face);
-        Outlines outlines = Outlines.of(face);
+        Outlines outlines = OutlineReader.read(face);
         String drawing = DrawingDigest.of(face, cmap, outlines);
         return new FaceReport(
                 identity,

@@ -1,9 +1,7 @@
 package app.unciala.core.flag;
 
+import com.google.common.hash.Hashing;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 
@@ -67,11 +65,9 @@ public record Flag(String id, FlagKind kind, Subject subject, String title, Stri
     }
 
     private static String identity(String text) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest, 0, 8);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java platform has SHA-256", e);
-        }
+        return Hashing.sha256()
+                .hashString(text, StandardCharsets.UTF_8)
+                .toString()
+                .substring(0, 16);
     }
 }

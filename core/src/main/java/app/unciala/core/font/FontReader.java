@@ -10,9 +10,6 @@ import java.util.List;
 
 /** Opens a font file of any format; the format comes from the bytes and never from the name. */
 public final class FontReader {
-    /** The largest file that is read, and the largest font that a container may unpack to, in bytes. */
-    public static final int MAX_BYTES = 128 << 20;
-
     private FontReader() {}
 
     /**
@@ -25,8 +22,8 @@ public final class FontReader {
         if (bytes.length == 0) {
             throw new FontException("file", -1, "is empty");
         }
-        if (bytes.length > MAX_BYTES) {
-            throw new FontException("file", -1, "is larger than " + (MAX_BYTES >> 20) + " MB");
+        if (bytes.length > FontLimits.MAX_BYTES) {
+            throw new FontException("file", -1, "is larger than " + (FontLimits.MAX_BYTES >> 20) + " MB");
         }
         if (bytes.length < 4) {
             throw new FontException("file", -1, "is not a font: only " + bytes.length + " bytes");

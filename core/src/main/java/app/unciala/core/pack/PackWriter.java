@@ -6,12 +6,10 @@ import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack.Entry;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Role;
+import com.google.common.hash.Hashing;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.text.Normalizer;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -56,11 +54,7 @@ public final class PackWriter {
     }
 
     private static String shortDigest(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes), 0, 4);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java platform has SHA-256", e);
-        }
+        return Hashing.sha256().hashBytes(bytes).toString().substring(0, 8);
     }
 
     private String styleSheet() {

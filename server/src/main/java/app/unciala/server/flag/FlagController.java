@@ -31,17 +31,23 @@ class FlagController {
             @RequestParam(required = false) @Nullable String license,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "500") int limit) {
-        Optional<FlagGroup> asked = Optional.ofNullable(group).map(FlagController::parse);
-        Predicate<FlagView> wanted = flag -> asked.map(g -> g == flag.group()).orElse(true)
-                && (site == null || flag.siteId().equals(site))
-                && (family == null || flag.familyId().equals(family))
-                && (license == null || flag.licenseId().equals(license));
+        Optional<FlagGroup> inGroup = given(group).map(FlagController::parse);
+        Predicate<FlagView> wanted =
+                flag -> inGroup.map(wantedGroup -> wantedGroup == flag.group()).orElse(true)
+                        && given(site).map(flag.siteId()::equals).orElse(true)
+                        && given(family).map(flag.familyId()::equals).orElse(true)
+                        && given(license).map(flag.licenseId()::equals).orElse(true);
         return Page.of(flags.flags().stream().filter(wanted).toList(), FlagView::id, cursor, limit);
     }
 
     @GetMapping("/api/sites/{id}/comparison")
     List<AskedRow> comparison(@PathVariable String id) {
         return flags.comparison(id);
+    }
+
+    /** A filter that is left out or left empty asks for nothing. */
+    private static Optional<String> given(@Nullable String filter) {
+        return Optional.ofNullable(filter).filter(text -> !text.isBlank());
     }
 
     private static FlagGroup parse(String group) {

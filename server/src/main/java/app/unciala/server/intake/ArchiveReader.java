@@ -1,6 +1,6 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontLimits;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -44,8 +44,8 @@ final class ArchiveReader {
         try {
             if (isZip(file)) {
                 readZip(name, file, 1);
-            } else if (Files.size(file) > FontReader.MAX_BYTES) {
-                sink.refused(name, Files.size(file), "is larger than " + (FontReader.MAX_BYTES >> 20) + " MB");
+            } else if (Files.size(file) > FontLimits.MAX_BYTES) {
+                sink.refused(name, Files.size(file), "is larger than " + (FontLimits.MAX_BYTES >> 20) + " MB");
             } else {
                 sink.file(name, Files.readAllBytes(file));
             }
@@ -95,7 +95,7 @@ final class ArchiveReader {
             throws IOException {
         byte[] bytes;
         try (InputStream in = zip.getInputStream(entry)) {
-            bytes = in.readNBytes(FontReader.MAX_BYTES + 1);
+            bytes = in.readNBytes(FontLimits.MAX_BYTES + 1);
         } catch (ZipException e) {
             sink.refused(path, Math.max(0, entry.getSize()), "is damaged inside its archive: " + e.getMessage());
             return true;
@@ -105,8 +105,8 @@ final class ArchiveReader {
         if (expanded > MAX_EXPANDED || own > RATIO_MATTERS_FROM && own / packed > MAX_RATIO) {
             return false;
         }
-        if (bytes.length > FontReader.MAX_BYTES) {
-            sink.refused(path, bytes.length, "is larger than " + (FontReader.MAX_BYTES >> 20) + " MB");
+        if (bytes.length > FontLimits.MAX_BYTES) {
+            sink.refused(path, bytes.length, "is larger than " + (FontLimits.MAX_BYTES >> 20) + " MB");
         } else if (isZip(bytes)) {
             Path inner = Files.createTempFile("unciala-inner", ".zip");
             try {

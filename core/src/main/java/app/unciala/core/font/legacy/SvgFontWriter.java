@@ -4,6 +4,7 @@ import app.unciala.core.face.FaceIdentifier;
 import app.unciala.core.face.FaceIdentity;
 import app.unciala.core.face.Numbers;
 import app.unciala.core.font.outline.Outline;
+import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HeadTable;
@@ -23,7 +24,7 @@ public final class SvgFontWriter {
     private SvgFontWriter(Sfnt face) {
         this.face = face;
         cmap = CmapTable.read(face);
-        outlines = Outlines.of(face);
+        outlines = OutlineReader.read(face);
         metrics = HmtxTable.read(face);
     }
 

@@ -2,7 +2,7 @@ package app.unciala.core.font.woff;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontLimits;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.List;
 import java.util.Map;
@@ -31,8 +31,8 @@ public final class WoffReader {
             String tag = file.tag(record);
             long original = file.u32(record + 12);
             total += original;
-            if (total > FontReader.MAX_BYTES) {
-                throw new FontException(tag, -1, "unpacks to more than " + (FontReader.MAX_BYTES >> 20) + " MB");
+            if (total > FontLimits.MAX_BYTES) {
+                throw new FontException(tag, -1, "unpacks to more than " + (FontLimits.MAX_BYTES >> 20) + " MB");
             }
             int offset = file.offset32(record + 4);
             int stored = file.offset32(record + 8);

@@ -2,7 +2,7 @@ package app.unciala.core.font.woff2;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontLimits;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -42,8 +42,8 @@ public final class Woff2Reader {
         for (Entry entry : entries) {
             total += entry.length();
         }
-        if (total > FontReader.MAX_BYTES) {
-            throw new FontException("WOFF2", -1, "unpacks to more than " + (FontReader.MAX_BYTES >> 20) + " MB");
+        if (total > FontLimits.MAX_BYTES) {
+            throw new FontException("WOFF2", -1, "unpacks to more than " + (FontLimits.MAX_BYTES >> 20) + " MB");
         }
         ByteView packed = cursor.take(packedLength);
         ByteView plain = ByteView.of(Brotli.decompress(packed, (int) total), "WOFF2");

@@ -41,7 +41,7 @@ class OutlineOracleTest {
                 new String(python.getInputStream().readAllBytes()).lines().toList();
         assertThat(python.waitFor()).isZero();
         Sfnt face = FontReader.read(RealFonts.bytes(path)).faces().get(0);
-        Outlines outlines = Outlines.of(face);
+        Outlines outlines = OutlineReader.read(face);
         assertThat(outlines.numGlyphs()).isEqualTo(expected.size()).isGreaterThan(300);
         for (int glyph = 0; glyph < expected.size(); glyph++) {
             double[] extent = extent(outlines.outline(glyph));
@@ -102,9 +102,9 @@ class OutlineOracleTest {
         build(BUILD_CFF2, source, built);
         Sfnt face = FontReader.read(RealFonts.bytes(built)).faces().get(0);
         assertThat(face.tables()).containsKey("CFF2").doesNotContainKey("CFF ");
-        Outlines cff2 = Outlines.of(face);
-        Outlines cff =
-                Outlines.of(FontReader.read(RealFonts.bytes(source)).faces().get(0));
+        Outlines cff2 = OutlineReader.read(face);
+        Outlines cff = OutlineReader.read(
+                FontReader.read(RealFonts.bytes(source)).faces().get(0));
         assertThat(cff2.numGlyphs()).isEqualTo(201);
         for (int glyph = 0; glyph < 200; glyph++) {
             assertThat(extent(cff2.outline(glyph))).as("glyph %d", glyph).isEqualTo(extent(cff.outline(glyph)));
@@ -133,8 +133,8 @@ class OutlineOracleTest {
     void anAccentedLetterIsComposedOfItsParts(@TempDir Path folder) throws Exception {
         Path built = folder.resolve("accent.otf");
         build(BUILD_ACCENT, built, built);
-        Outlines outlines =
-                Outlines.of(FontReader.read(RealFonts.bytes(built)).faces().get(0));
+        Outlines outlines = OutlineReader.read(
+                FontReader.read(RealFonts.bytes(built)).faces().get(0));
         assertThat(outlines.outline(3).coordinates())
                 .containsExactly(0, 0, 300, 700, 600, 0, 210, 720, 260, 820, 310, 720);
     }

@@ -8,6 +8,7 @@ import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.CmapWriter;
@@ -46,8 +47,8 @@ class SubsetterTest {
         Path subset = Files.write(folder.resolve("cut.ttf"), FontWriter.write(cut, FontFormat.TTF));
         assertThat(shape(subset, text)).isEqualTo(shape(source, text)).doesNotContain("[0=");
 
-        Outlines before = Outlines.of(face);
-        Outlines after = Outlines.of(cut);
+        Outlines before = OutlineReader.read(face);
+        Outlines after = OutlineReader.read(cut);
         CmapTable cmap = CmapTable.read(cut);
         assertThat(cmap.codePoints()).isEqualTo(kept.stream().toArray());
         for (int codePoint : cmap.codePoints()) {

@@ -1,0 +1,35 @@
+package app.unciala.core.font.outline;
+
+import app.unciala.core.font.cff.CffOutlines;
+import app.unciala.core.font.sfnt.MaxpTable;
+import app.unciala.core.font.sfnt.Sfnt;
+
+/** Opens the outlines of a face, of whichever kind they are. */
+public final class OutlineReader {
+    private OutlineReader() {}
+
+    /** Opens whichever outline table the face has; a face of bitmaps only has empty outlines. */
+    public static Outlines read(Sfnt face) {
+        if (face.table("glyf").isPresent()) {
+            return new GlyfOutlines(face);
+        }
+        if (face.table("CFF ").isPresent()) {
+            return CffOutlines.read(face.require("CFF "));
+        }
+        if (face.table("CFF2").isPresent()) {
+            return CffOutlines.readCff2(face.require("CFF2"));
+        }
+        int numGlyphs = MaxpTable.read(face).numGlyphs();
+        return new Outlines() {
+            @Override
+            public int numGlyphs() {
+                return numGlyphs;
+            }
+
+            @Override
+            public Outline outline(int glyph) {
+                return new Outline();
+            }
+        };
+    }
+}

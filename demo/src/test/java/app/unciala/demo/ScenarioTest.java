@@ -1,0 +1,67 @@
+package app.unciala.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.font.FontReader;
+import app.unciala.demo.sites.StandInSites;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+class ScenarioTest {
+    @Test
+    void everythingIsMadeUpAndFitsTogether() {
+        Set<String> families = DemoFont.all().stream().map(DemoFont::family).collect(Collectors.toSet());
+        assertThat(Scenario.sites()).hasSizeGreaterThanOrEqualTo(6);
+        Scenario.sites().forEach(site -> {
+            assertThat(site.domains()).isNotEmpty().allSatisfy(domain -> {
+                assertThat(domain).endsWith(".example");
+                assertThat(DomainName.parse(domain).ascii()).isEqualTo(domain);
+            });
+            assertThat(site.roles()).isNotEmpty().allSatisfy(role -> assertThat(families)
+                    .contains(role.family()));
+        });
+        Scenario.deals().forEach(deal -> assertThat(families).contains(deal.family()));
+    }
+
+    @Test
+    void oldArchivesAreWholeAndTheOneUnderReviewIsNot() {
+        Scenario.accepted()
+                .forEach((name, files) -> files.forEach(
+                        (path, bytes) -> assertThat(FontReader.read(bytes).faces())
+                                .as("%s/%s", name, path)
+                                .hasSize(1)));
+        Map<String, byte[]> review = Scenario.underReview();
+        assertThatThrownBy(() -> FontReader.read(review.get("Brantle 3/Webfonts/Brantle-Bold.woff2")))
+                .hasMessageContaining("bytes long, but the file has");
+        assertThatThrownBy(() -> FontReader.read(review.get("Brantle 3/Brantle-Black.ttf")))
+                .hasMessageContaining("plain text");
+    }
+
+    @Test
+    void standInSitesServeWhatTheyWereHandedOnLoopback() throws Exception {
+        try (StandInSites sites = StandInSites.start(0)) {
+            sites.publish("client.example", "Client & Co", "Words.", Map.of("type.css", "body {}".getBytes()));
+            assertThat(get(sites, "/client.example/").body())
+                    .contains("type.css")
+                    .contains("Words.");
+            HttpResponse<String> css = get(sites, "/client.example/type.css");
+            assertThat(css.body()).isEqualTo("body {}");
+            assertThat(css.headers().firstValue("Content-Type").orElse("")).startsWith("text/css");
+            assertThat(get(sites, "/other.example/").statusCode()).isEqualTo(404);
+        }
+    }
+
+    private static HttpResponse<String> get(StandInSites sites, String path) throws Exception {
+        URI uri = URI.create("http://localhost:" + sites.port() + path);
+        return HttpClient.newHttpClient().send(HttpRequest.newBuilder(uri).build(), BodyHandlers.ofString());
+    }
+}

@@ -1,0 +1,128 @@
+import { expect, test } from "@playwright/test";
+import { readFileSync } from "node:fs";
+import { goTo, signIn } from "./support";
+
+test.beforeEach(async ({ page }) => signIn(page));
+
+test("today says what must not go out, with the step that solves it", async ({ page }) => {
+  const main = page.getByRole("main");
+  await expect(main.getByText(/things must not go out as they are/)).toBeVisible();
+  const ended = main.locator(".home-row", { hasText: "Brantle on Copperline: license ended" });
+  await expect(ended).toContainText("Unlicensed");
+  await ended.getByRole("link", { name: "Renew it" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Brantle yearly" })).toBeVisible();
+  await expect(page.getByLabel("Ends")).not.toHaveValue("");
+  await expect(page.getByRole("complementary", { name: /Brantle on Copperline: license ended/ })).toBeVisible();
+});
+
+test("the slot grid shows what is held, asked for and in conflict", async ({ page }) => {
+  await goTo(page, "Families");
+  await expect(
+    page.getByRole("img", { name: "Bold: held as TTF WOFF2, 2 drawings clash; asked for by Tidewater Cooperative" }),
+  ).toBeVisible();
+  await expect(page.getByRole("img", { name: "Bold: not held; asked for by Fernway" })).toBeVisible();
+  await expect(
+    page.getByRole("img", { name: /^Regular: held as TTF, no license; asked for by Opal Street Books/ }),
+  ).toBeVisible();
+  await page.getByLabel("Filter by name").fill("ostr");
+  await expect(page.getByRole("main").getByRole("link", { name: "Penmarrow", exact: true })).toBeHidden();
+  await page.getByRole("main").getByRole("link", { name: "Ostrel", exact: true }).click();
+  await page.getByRole("button", { name: /^Black: held as TTF/ }).click();
+  const specimen = page.getByRole("region", { name: "Specimen of Black" });
+  await expect(specimen).toBeVisible();
+  await specimen.getByLabel("Your own words").fill("Quayside 1904");
+  await expect(specimen.getByText("Quayside 1904").first()).toBeVisible();
+  await specimen.getByRole("button", { name: "Fallback" }).click();
+  await expect(specimen.getByText("Quayside 1904")).toHaveCount(2);
+});
+
+test("a specimen is set in the stored file, wider than in the fallback", async ({ page }) => {
+  await page.goto("/families");
+  await page.getByRole("main").getByRole("link", { name: "Tillet Mono", exact: true }).click();
+  const line = page.locator(".specimen-line .text").first();
+  await expect(line).toBeVisible();
+  const widths = await line.evaluate((node) => {
+    const range = document.createRange();
+    range.selectNodeContents(node);
+    const own = range.getBoundingClientRect().width;
+    (node as HTMLElement).style.fontFamily = "serif";
+    return [own, range.getBoundingClientRect().width];
+  });
+  expect(Math.abs(widths[0]! - widths[1]!)).toBeGreaterThan(10);
+});
+
+test("a file in use stays, and says who uses it", async ({ page }) => {
+  await page.goto("/families");
+  await page.getByRole("main").getByRole("link", { name: "Tillet Mono", exact: true }).click();
+  await page.getByRole("button", { name: "Remove TilletMono-Regular.ttf" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
+  await expect(page.getByRole("alert")).toContainText("Opal Street Books asks for");
+  await expect(page.getByRole("link", { name: "TilletMono-Regular.ttf" })).toBeVisible();
+});
+
+test("removing one of two equal files solves the duplicate", async ({ page }) => {
+  await goTo(page, "Flags");
+  await page.getByRole("button", { name: /^Duplicate/ }).click();
+  const twice = page.locator(".home-row", { hasText: "Penmarrow Regular is recorded twice" });
+  await twice.getByRole("link", { name: "Choose which to keep" }).click();
+  await page.getByRole("button", { name: "Remove body-font.ttf" }).click();
+  await expect(page.getByRole("dialog")).toContainText("Regular stays held in another file.");
+  await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
+  await expect(page.getByText("Removed body-font.ttf.")).toBeVisible();
+  await page.getByRole("link", { name: "History" }).click();
+  await expect(page.getByRole("cell", { name: /^Removed .*body-font\.ttf/ })).toBeVisible();
+});
+
+test("what a license does not state becomes a letter to the vendor", async ({ page }) => {
+  await goTo(page, "Licenses");
+  await page.getByRole("link", { name: "Penmarrow web license" }).click();
+  await expect(page.getByText("– use on subdomains of harborandrye.example")).toBeVisible();
+  await page.getByRole("group", { name: "Subdomains" }).getByRole("button", { name: "Granted" }).click();
+  await expect(page.getByText("Not saved yet.")).toBeVisible();
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+  await expect(page.getByText("– use on subdomains of harborandrye.example")).toBeHidden();
+  await page.goto("/sites");
+  await page.getByRole("link", { name: "Harbor & Rye" }).click();
+  await expect(page.getByRole("row", { name: /Running text Penmarrow Regular/ })).toContainText("Allowed");
+});
+
+test("a font dropped on the search says whether it is held", async ({ page }) => {
+  await page.goto("/families");
+  const sha256 = await page.evaluate(async () => {
+    const { items } = await (await fetch("/api/families")).json();
+    return items.find((family: { name: string }) => family.name === "Wendlow").files[0].sha256 as string;
+  });
+  const dropped = async (name: string, bytes: number[]) => {
+    const transfer = await page.evaluateHandle(
+      ([fileName, data]) => {
+        const result = new DataTransfer();
+        result.items.add(new File([new Uint8Array(data as number[])], fileName as string));
+        return result;
+      },
+      [name, bytes] as const,
+    );
+    await page.dispatchEvent(".rail-search", "drop", { dataTransfer: transfer });
+  };
+  const held = await (await page.request.get(`/api/files/${sha256}`)).body();
+  await dropped("unknown-name.bin", [...held]);
+  await expect(page.getByText("Yes: Wendlow holds these very bytes.")).toBeVisible();
+  await expect(page.getByRole("heading", { level: 1, name: "Wendlow" })).toBeVisible();
+  await dropped("mono.ttf", [...readFileSync("/usr/share/fonts/truetype/dejavu/DejaVuSansMono.ttf")]);
+  await expect(page.getByText("No, mono.ttf is not held under any name.")).toBeVisible();
+  await dropped("notes.txt", [104, 101, 108, 108, 111]);
+  await expect(page.getByRole("alert")).toContainText("“notes.txt” cannot be read: is not a font: it is plain text.");
+});
+
+test("paper is chosen in the settings and stays, and signing out ends the session", async ({ page }) => {
+  await page.getByRole("navigation", { name: "Apart" }).getByRole("link", { name: "Mara Quill" }).click();
+  await page.getByRole("button", { name: "Dark" }).click();
+  const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  await expect.poll(paper).toBe("rgb(27, 24, 21)");
+  await page.reload();
+  await expect.poll(paper).toBe("rgb(27, 24, 21)");
+  await page.getByRole("button", { name: "Light" }).click();
+  await page.getByRole("button", { name: "Sign out" }).click();
+  await expect(page.getByRole("button", { name: "Sign in" })).toBeVisible();
+  expect((await page.request.get("/api/families")).status()).toBe(401);
+});
