@@ -28,12 +28,7 @@ export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
             {rows.map((row, i) => (
               <tr key={row.role + row.familyId + row.slot.key}>
                 <td style={{ width: "32%" }}>
-                  <span
-                    className="quiet"
-                    style={{ visibility: rows[i - 1]?.role === row.role ? "hidden" : undefined }}
-                  >
-                    {roleWords[row.role]}
-                  </span>
+                  {rows[i - 1]?.role !== row.role && <span className="quiet">{roleWords[row.role]}</span>}
                   <Face row={row} />
                 </td>
                 <td style={{ width: "26%" }}>
