@@ -22,6 +22,7 @@ test("the sign-in page passes the audit", async ({ page }) => {
 
 for (const colorScheme of ["light", "dark"] as const) {
   test(`every place passes the audit on ${colorScheme} paper`, async ({ page }) => {
+    test.setTimeout(400_000);
     await page.emulateMedia({ colorScheme });
     await signIn(page);
     for (const place of places) {

@@ -1,0 +1,124 @@
+package app.unciala.core.font.subset;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Closure over substitutions, with GSUB lookups put together by hand; glyph 5 is kept to begin with. */
+class GlyphClosureTest {
+    @Test
+    void singleSubstitutionByDeltaAndByList() {
+        assertThat(closure(lookup(1, new ByteSink().u16(1).u16(6).u16(3).bytes(coverage(5)))))
+                .isEqualTo(glyphs(0, 5, 8));
+        assertThat(closure(lookup(1, new ByteSink().u16(2).u16(8).u16(1).u16(20).bytes(coverage(5)))))
+                .isEqualTo(glyphs(0, 5, 20));
+        assertThat(closure(lookup(1, new ByteSink().u16(1).u16(6).u16(3).bytes(coverage(6)))))
+                .isEqualTo(glyphs(0, 5));
+    }
+
+    @Test
+    void sequencesAndAlternatesAreAllReached() {
+        ByteSink table = new ByteSink()
+                .u16(1)
+                .u16(14)
+                .u16(1)
+                .u16(8)
+                .u16(2)
+                .u16(21)
+                .u16(22)
+                .bytes(coverage(5));
+        assertThat(closure(lookup(2, table))).isEqualTo(glyphs(0, 5, 21, 22));
+        assertThat(closure(lookup(3, table))).isEqualTo(glyphs(0, 5, 21, 22));
+    }
+
+    @Test
+    void aLigatureNeedsAllItsParts() {
+        ByteSink table = new ByteSink().u16(1).u16(18).u16(1).u16(8);
+        table.u16(1).u16(4).u16(30).u16(2).u16(6).bytes(coverage(5));
+        assertThat(closure(lookup(4, table))).isEqualTo(glyphs(0, 5));
+        assertThat(closure(lookup(4, table), 5, 6)).isEqualTo(glyphs(0, 5, 6, 30));
+    }
+
+    @Test
+    void whatIsReachedReachesMore() {
+        ByteSink first = lookup(1, new ByteSink().u16(1).u16(6).u16(1).bytes(coverage(5, 6, 7)));
+        assertThat(closure(first)).isEqualTo(glyphs(0, 5, 6, 7, 8));
+    }
+
+    @Test
+    void extensionsAndReverseChainsAreFollowed() {
+        ByteSink extension =
+                new ByteSink().u16(1).u16(1).u32(8).u16(1).u16(6).u16(3).bytes(coverage(5));
+        assertThat(closure(lookup(7, extension))).isEqualTo(glyphs(0, 5, 8));
+        ByteSink reverse =
+                new ByteSink().u16(1).u16(12).u16(0).u16(0).u16(1).u16(25).bytes(coverage(5));
+        assertThat(closure(lookup(8, reverse))).isEqualTo(glyphs(0, 5, 25));
+        ByteSink loop = new ByteSink().u16(1).u16(7).u32(0);
+        assertThatThrownBy(() -> closure(lookup(7, loop))).isInstanceOf(FontException.class);
+    }
+
+    @Test
+    void glyphsThatAreNotThereAreNotReached() {
+        assertThat(closure(
+                        lookup(1, new ByteSink().u16(2).u16(8).u16(1).u16(4000).bytes(coverage(5)))))
+                .isEqualTo(glyphs(0, 5));
+    }
+
+    @Test
+    void coverageByRangesCountsThrough() {
+        ByteSink ranges =
+                new ByteSink().u16(2).u16(2).u16(3).u16(5).u16(0).u16(9).u16(10).u16(3);
+        BitSet all = new BitSet();
+        all.set(0, 50);
+        StringBuilder seen = new StringBuilder();
+        Coverage.of(ByteView.of(ranges.toArray(), "GSUB")).forEach(all, (glyph, index) -> seen.append(glyph)
+                .append('=')
+                .append(index)
+                .append(' '));
+        assertThat(seen.toString()).isEqualTo("3=0 4=1 5=2 9=3 10=4 ");
+        assertThatThrownBy(() -> Coverage.of(ByteView.of(new byte[] {0, 3, 0, 0}, "GSUB")))
+                .hasMessageContaining("format 3");
+    }
+
+    private static BitSet closure(ByteSink lookup, int... kept) {
+        ByteSink gsub = new ByteSink().u32(0x00010000).u16(0).u16(0).u16(10);
+        gsub.u16(1).u16(4).bytes(lookup);
+        Sfnt face = new Sfnt(
+                Sfnt.TRUETYPE,
+                Map.of(
+                        "maxp",
+                                ByteView.of(
+                                        new ByteSink().u32(0x00010000).u16(50).toArray(), "maxp"),
+                        "GSUB", ByteView.of(gsub.toArray(), "GSUB")),
+                List.of());
+        return GlyphClosure.of(face, kept.length == 0 ? glyphs(5) : glyphs(kept));
+    }
+
+    private static ByteSink lookup(int type, ByteSink subtable) {
+        return new ByteSink().u16(type).u16(0).u16(1).u16(8).bytes(subtable);
+    }
+
+    private static ByteSink coverage(int... glyphs) {
+        ByteSink table = new ByteSink().u16(1).u16(glyphs.length);
+        for (int glyph : glyphs) {
+            table.u16(glyph);
+        }
+        return table;
+    }
+
+    private static BitSet glyphs(int... numbers) {
+        BitSet set = new BitSet();
+        for (int number : numbers) {
+            set.set(number);
+        }
+        return set;
+    }
+}

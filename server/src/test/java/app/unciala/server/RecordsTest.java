@@ -1,0 +1,183 @@
+package app.unciala.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.server.testing.Caller;
+import app.unciala.server.testing.Caller.Answer;
+import app.unciala.server.testing.RunningServer;
+import app.unciala.server.testing.Samples;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Everything that is recorded and edited, over HTTP. */
+class RecordsTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.empty();
+
+    private Caller caller;
+
+    @BeforeEach
+    void signIn() {
+        caller = SERVER.signIn();
+    }
+
+    @Test
+    void aLicenseKeepsWhatItStatesAndIsSilentOnTheRest() {
+        Answer bare = caller.send("POST", "/api/licenses", Map.of("name", " Bare "));
+        assertThat(bare.status()).isEqualTo(201);
+        JsonNode terms = bare.json().get("terms");
+        assertThat(terms.get("name").asString()).isEqualTo("Bare");
+        for (String clause : List.of("webUse", "converting", "subdomains", "development")) {
+            assertThat(terms.get(clause).asString()).isEqualTo("NOT_STATED");
+        }
+        assertThat(terms.get("noticeDays").asInt()).isEqualTo(30);
+
+        Map<String, Object> full = new LinkedHashMap<>(Samples.license("f", "*.Client.example"));
+        full.put("begins", "2030-01-01");
+        full.put("ends", "2031-12-31");
+        full.put("formats", List.of("woff2", "woff"));
+        full.put("anyFormat", false);
+        full.put("price", 12345);
+        full.put("notes", "two\nlines");
+        String path = "/api/licenses/" + bare.json().get("id").asString();
+        Answer edited = caller.send("PUT", path, full, Map.of("If-Match", bare.header("ETag")));
+        assertThat(edited.status()).isEqualTo(200);
+        assertThat(edited.header("ETag")).isNotEqualTo(bare.header("ETag"));
+        JsonNode read = caller.get(path).json().get("terms");
+        assertThat(read.get("domains").get(0).asString()).isEqualTo("*.client.example");
+        assertThat(read.get("ends").asString()).isEqualTo("2031-12-31");
+        assertThat(read.get("price").asLong()).isEqualTo(12345);
+        assertThat(read.get("formats")).hasSize(2);
+        assertThat(read.get("notes").asString()).isEqualTo("two\nlines");
+    }
+
+    @Test
+    void anAgreementIsKeptByteForByteAndReplaced() {
+        String id = caller.send("POST", "/api/licenses", Map.of("name", "With agreement"))
+                .json()
+                .get("id")
+                .asString();
+        String path = "/api/licenses/" + id + "/agreement";
+        byte[] first = "first".getBytes(StandardCharsets.UTF_8);
+        assertThat(caller.upload(path, "file", Map.of("eula.pdf", first)).status())
+                .isEqualTo(200);
+        JsonNode second = caller.upload(path, "file", Map.of("eula-2.pdf", "second".getBytes(StandardCharsets.UTF_8)))
+                .json();
+        assertThat(second.get("agreement")).hasSize(1);
+        assertThat(second.get("agreement").get(0).get("fileName").asString()).isEqualTo("eula-2.pdf");
+        String sha256 = second.get("agreement").get(0).get("sha256").asString();
+        assertThat(caller.get("/api/files/" + sha256).text()).isEqualTo("second");
+        assertThat(caller.upload(path, "file", Map.of("empty.pdf", new byte[0])).status())
+                .isEqualTo(422);
+        assertThat(caller.get("/api/flags?license=" + id).text()).doesNotContain("NO_PROOF");
+    }
+
+    @Test
+    void aSiteIsEditedAsAWholeAndChecked() {
+        String client = caller.send("POST", "/api/clients", Map.of("name", "Client"))
+                .json()
+                .get("id")
+                .asString();
+        Map<String, Object> draft = new LinkedHashMap<>(Map.of("clientId", client, "name", "Site"));
+        draft.put("domains", List.of("Bücher.example", "www.buecher.example", "bücher.example"));
+        Answer site = caller.send("POST", "/api/sites", draft);
+        assertThat(site.json().get("domains")).hasSize(2);
+        assertThat(site.json().get("domains").get(0).asString()).isEqualTo("xn--bcher-kva.example");
+        String path = "/api/sites/" + site.json().get("id").asString();
+        List<Map<String, Object>> faces = List.of(Samples.face(400, "upright"), Samples.face(400, "upright"));
+        draft.put("roles", List.of(Samples.role("RUNNING_TEXT", "f", faces), Samples.role("HEADINGS", "f", faces)));
+        JsonNode edited = caller.send("PUT", path, draft, Map.of("If-Match", site.header("ETag")))
+                .json();
+        assertThat(edited.get("roles").get(0).get("role").asString()).isEqualTo("HEADINGS");
+        assertThat(edited.get("roles").get(0).get("faces")).hasSize(1);
+        draft.put("roles", List.of(Samples.role("HEADINGS", "f", faces), Samples.role("HEADINGS", "g", faces)));
+        Answer twice = caller.send("PUT", path, draft, Map.of("If-Match", "\"1\""));
+        assertThat(twice.status()).isEqualTo(422);
+        assertThat(twice.text()).contains("set twice");
+        assertThat(caller.send("PUT", path, draft, Map.of("If-Match", site.header("ETag")))
+                        .status())
+                .isEqualTo(412);
+        assertThat(caller.get(path).json().get("roles")).hasSize(2);
+        draft.put("clientId", "nobody");
+        assertThat(caller.send("POST", "/api/sites", draft).status()).isEqualTo(404);
+    }
+
+    @Test
+    void clientsAreRenamedAndListedInPages() {
+        for (int i = 0; i < 5; i++) {
+            caller.send("POST", "/api/clients", Map.of("name", "Paged " + i));
+        }
+        JsonNode first = caller.get("/api/clients?limit=2").json();
+        assertThat(first.get("items")).hasSize(2);
+        JsonNode next = caller.get(
+                        "/api/clients?limit=2&cursor=" + first.get("next").asString())
+                .json();
+        assertThat(next.get("items").get(0).get("name"))
+                .isNotEqualTo(first.get("items").get(1).get("name"));
+        String path = "/api/clients/" + first.get("items").get(0).get("id").asString();
+        Answer read = caller.get(path);
+        Answer renamed = caller.send("PUT", path, Map.of("name", "Renamed"), Map.of("If-Match", read.header("ETag")));
+        assertThat(renamed.json().get("name").asString()).isEqualTo("Renamed");
+        assertThat(caller.send("PUT", path, Map.of("name", "Late"), Map.of("If-Match", read.header("ETag")))
+                        .status())
+                .isEqualTo(412);
+    }
+
+    @Test
+    void aFamilyIsRenamedButNotToAnothersName() {
+        String first = accept("Wendlow-Regular.ttf");
+        String second = accept("TilletMono-Regular.ttf");
+        String path = "/api/families/" + first;
+        String tag = caller.get(path).header("ETag");
+        Answer taken = caller.send("PUT", path, Map.of("name", "tillet-mono"), Map.of("If-Match", tag));
+        assertThat(taken.status()).isEqualTo(409);
+        assertThat(taken.text()).contains("Tillet Mono");
+        Answer renamed = caller.send("PUT", path, Map.of("name", "Wendlow Text"), Map.of("If-Match", tag));
+        assertThat(renamed.json().get("name").asString()).isEqualTo("Wendlow Text");
+        String file = caller.get("/api/families/" + second)
+                .json()
+                .get("files")
+                .get(0)
+                .get("id")
+                .asString();
+        assertThat(caller.delete("/api/families/" + first + "/files/" + file).status())
+                .isEqualTo(404);
+        assertThat(caller.delete("/api/families/" + second + "/files/" + file).status())
+                .isEqualTo(204);
+        assertThat(caller.get("/api/families/" + second).status()).isEqualTo(404);
+        assertThat(caller.get("/api/history").text())
+                .contains("Renamed “Wendlow” to “Wendlow Text”")
+                .contains("Removed");
+    }
+
+    @Test
+    void anIntakeThatIsThrownAwayLeavesNothing() {
+        JsonNode intake = caller.takeIn(Map.of("Brantle-Bold.ttf", Samples.font("Brantle-Bold.ttf")));
+        String path = "/api/intakes/" + intake.get("summary").get("id").asString();
+        String row = intake.get("rows").get(0).get("id").asString();
+        assertThat(caller.get(path + "/items/" + row + "/bytes").bytes()).isEqualTo(Samples.font("Brantle-Bold.ttf"));
+        caller.send("PATCH", path + "/items/" + row, Map.of("included", false));
+        Answer nothing = caller.send("POST", path + "/accept", Map.of());
+        assertThat(nothing.status()).isEqualTo(422);
+        assertThat(caller.delete(path).status()).isEqualTo(204);
+        assertThat(caller.delete(path).status()).isEqualTo(409);
+        assertThat(caller.get(path).json().get("state").asString()).isEqualTo("DISCARDED");
+        assertThat(caller.get("/api/search?q=brantle").text()).isEqualTo("[]");
+    }
+
+    private String accept(String fileName) {
+        JsonNode intake = caller.takeIn(Map.of(fileName, Samples.font(fileName)));
+        String path = "/api/intakes/" + intake.get("summary").get("id").asString() + "/accept";
+        return caller.send("POST", path, Map.of())
+                .json()
+                .get("familyIds")
+                .get(0)
+                .asString();
+    }
+}
