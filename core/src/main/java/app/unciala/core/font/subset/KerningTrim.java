@@ -8,7 +8,8 @@ import java.util.function.IntUnaryOperator;
 /**
  * Fills with zeros what the pair adjustments of {@code GPOS} (lookup type 2) say of glyphs that are gone. The table
  * keeps its shape, so every offset stays true: an emptied pair set holds no pairs, an emptied class row moves nothing,
- * and both take next to no room once compressed.
+ * and both take next to no room once compressed. Bytes that several subtables share are emptied only when none of
+ * them needs them.
  */
 final class KerningTrim {
     private static final int PAIR = 2;
@@ -18,6 +19,8 @@ final class KerningTrim {
     private final byte[] bytes;
     private final BitSet kept;
     private final int numGlyphs;
+    private final BitSet needed = new BitSet();
+    private final BitSet idle = new BitSet();
 
     private KerningTrim(ByteView gpos, BitSet kept, int numGlyphs) {
         this.gpos = gpos;
@@ -46,6 +49,8 @@ final class KerningTrim {
                 }
             }
         }
+        idle.andNot(needed);
+        idle.stream().filter(at -> at < bytes.length).forEach(at -> bytes[at] = 0);
         return bytes;
     }
 
@@ -61,16 +66,13 @@ final class KerningTrim {
     private void trimPairs(int at, int recordSize) {
         BitSet all = new BitSet();
         all.set(0, numGlyphs);
-        BitSet used = new BitSet();
-        BitSet unused = new BitSet();
         int count = gpos.u16(at + 8);
         Coverage.of(gpos.from(at + gpos.u16(at + 2))).forEach(all, (glyph, index) -> {
             if (index < count) {
-                (kept.get(glyph) ? used : unused).set(at + gpos.u16(at + 10 + 2 * index));
+                int set = at + gpos.u16(at + 10 + 2 * index);
+                mark(kept.get(glyph), set, 2 + gpos.u16(set) * recordSize);
             }
         });
-        unused.andNot(used);
-        unused.stream().forEach(set -> clear(set, 2 + gpos.u16(set) * recordSize));
     }
 
     private void trimClasses(int at, int pairSize) {
@@ -85,9 +87,8 @@ final class KerningTrim {
         kept.stream().forEach(glyph -> seconds.set(secondClass.applyAsInt(glyph)));
         for (int first = 0; first < firstClasses; first++) {
             for (int second = 0; second < secondClasses; second++) {
-                if (!firsts.get(first) || !seconds.get(second)) {
-                    clear(at + 16 + (first * secondClasses + second) * pairSize, pairSize);
-                }
+                boolean reached = firsts.get(first) && seconds.get(second);
+                mark(reached, at + 16 + (first * secondClasses + second) * pairSize, pairSize);
             }
         }
     }
@@ -111,8 +112,8 @@ final class KerningTrim {
         return glyph -> classOf[glyph];
     }
 
-    private void clear(int at, int length) {
-        Arrays.fill(bytes, at, Math.min(bytes.length, at + length), (byte) 0);
+    private void mark(boolean isNeeded, int at, int length) {
+        (isNeeded ? needed : idle).set(at, at + length);
     }
 
     private static int valueSize(int format) {

@@ -88,6 +88,25 @@ class GlyphClosureTest {
                 .hasMessageContaining("format 3");
     }
 
+    @Test
+    void aPairSetThatAnotherGlyphStillNeedsIsNotEmptied() {
+        // One lookup, two subtables; glyphs 5 and 6 share a pair set, glyph 7 has its own.
+        ByteSink gpos =
+                new ByteSink().u32(0x00010000).u16(0).u16(0).u16(10).u16(1).u16(4);
+        gpos.u16(2).u16(0).u16(2).u16(10).u16(22);
+        gpos.u16(1).u16(38).u16(4).u16(0).u16(1).u16(26);
+        gpos.u16(1).u16(32).u16(4).u16(0).u16(2).u16(14).u16(20);
+        gpos.u16(1).u16(9).u16(-50).u16(1).u16(9).u16(-70);
+        gpos.bytes(coverage(5)).bytes(coverage(6, 7));
+        byte[] trimmed = KerningTrim.of(ByteView.of(gpos.toArray(), "GPOS"), glyphs(5, 9), 50);
+        ByteView view = ByteView.of(trimmed, "GPOS");
+        int shared = 50;
+        assertThat(view.i16(shared + 4)).isEqualTo(-50);
+        assertThat(view.i16(shared + 6)).isZero();
+        assertThat(view.i16(shared + 10)).isZero();
+        assertThat(trimmed).hasSize(gpos.size());
+    }
+
     private static BitSet closure(ByteSink lookup, int... kept) {
         ByteSink gsub = new ByteSink().u32(0x00010000).u16(0).u16(0).u16(10);
         gsub.u16(1).u16(4).bytes(lookup);
