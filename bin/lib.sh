@@ -48,7 +48,7 @@ build_cli() {
   if stale "$CLI" pom.xml core cli; then
     need_java
     need mvn maven
-    mvn -q -B -pl core,cli package -DskipTests >&2
+    mvn -q -B -pl core,cli package -Dmaven.test.skip=true >&2
     touch "$CLI"
   fi
 }

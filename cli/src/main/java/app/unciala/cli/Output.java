@@ -26,7 +26,8 @@ final class Output {
     private @Nullable Path folder;
 
     /**
-     * Changes every input and writes it in the format asked for, or else in the one it came in.
+     * Changes every input and writes it in the format asked for, or else the one that OUT promises by its extension, or else
+     * the one it came in.
      *
      * @return the exit code: 1 if any input failed
      */
@@ -48,8 +49,8 @@ final class Output {
                             "file", -1, "is a collection of " + font.faces().size() + " faces");
                 }
                 Sfnt face = change.apply(font.faces().get(0));
-                FontFormat target =
-                        to.orElse(font.format() == FontFormat.COLLECTION ? face.bareFormat() : font.format());
+                FontFormat target = to.or(this::formatOfFile)
+                        .orElse(font.format() == FontFormat.COLLECTION ? face.bareFormat() : font.format());
                 Files.write(path(input, target), FontWriter.write(face, target));
             } catch (FontException e) {
                 command.getErr().println(input + ": " + Unciala.inOneLine(e));
@@ -60,6 +61,13 @@ final class Output {
             }
         }
         return failed ? 1 : 0;
+    }
+
+    /** The format that the name of the file to write promises. */
+    private Optional<FontFormat> formatOfFile() {
+        return Optional.ofNullable(file)
+                .flatMap(path -> FontFormat.promisedBy(path.getFileName().toString()))
+                .filter(format -> format != FontFormat.COLLECTION);
     }
 
     private Path path(Path input, FontFormat format) {

@@ -1,14 +1,21 @@
 package app.unciala.cli;
 
+import app.unciala.core.font.layout.LayoutFeatures;
+import app.unciala.core.font.subset.SubsetPlan;
 import app.unciala.core.font.subset.Subsetter;
 import app.unciala.core.language.Exemplars;
+import app.unciala.core.language.NamedRanges;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
@@ -29,10 +36,22 @@ final class SubsetCommand implements Callable<Integer> {
     @Parameters(arity = "1..*", paramLabel = "IN")
     private List<Path> files = List.of();
 
-    @ArgGroup(multiplicity = "1")
+    @ArgGroup(exclusive = false, multiplicity = "1")
     private Characters characters = new Characters();
 
-    @Option(names = "--to", paramLabel = "FORMAT", description = "woff2, woff, ttf, otf, eot or svg; else as it came")
+    @Option(
+            names = "--features",
+            paramLabel = "TAGS",
+            description = "layout features to keep besides those applied unasked, such as smcp,onum; or all")
+    private @Nullable String features;
+
+    @Option(names = "--no-hinting", description = "drop the instructions for hinting")
+    private boolean withoutHinting;
+
+    @Option(
+            names = "--to",
+            paramLabel = "FORMAT",
+            description = "woff2, woff, ttf, otf, eot or svg; else as OUT is named, or as it came")
     private @Nullable String format;
 
     @ArgGroup(multiplicity = "1")
@@ -47,24 +66,48 @@ final class SubsetCommand implements Callable<Integer> {
 
         @Option(names = "--languages", paramLabel = "TAGS", description = "such as pl,de")
         private @Nullable String languages;
+
+        @Option(names = "--ranges", paramLabel = "NAMES", description = "Unicode blocks or scripts, such as Greek")
+        private @Nullable String ranges;
     }
 
     @Override
     public Integer call() throws IOException {
-        BitSet kept = new BitSet();
-        if (characters.unicodes != null) {
-            for (String range : characters.unicodes.split(",")) {
-                addRange(kept, range.strip());
-            }
-        } else if (characters.text != null) {
-            characters.text.codePoints().forEach(kept::set);
-        } else if (characters.languages != null) {
-            for (String tag : characters.languages.split(",")) {
-                kept.or(exemplars(tag.strip()));
-            }
-        }
+        SubsetPlan plan = SubsetPlan.of(characters()).withFeatures(features());
+        SubsetPlan hinted = withoutHinting ? plan.withoutHinting() : plan;
         return output.writeAll(
-                spec.commandLine(), files, Optional.ofNullable(format), face -> Subsetter.subset(face, kept));
+                spec.commandLine(), files, Optional.ofNullable(format), face -> Subsetter.subset(face, hinted));
+    }
+
+    private BitSet characters() {
+        BitSet kept = new BitSet();
+        for (String range : split(characters.unicodes)) {
+            addRange(kept, range);
+        }
+        if (characters.text != null) {
+            characters.text.codePoints().forEach(kept::set);
+        }
+        for (String tag : split(characters.languages)) {
+            kept.or(named("--languages", tag, Exemplars::of));
+        }
+        for (String name : split(characters.ranges)) {
+            kept.or(named("--ranges", name, NamedRanges::of));
+        }
+        return kept;
+    }
+
+    private Predicate<String> features() {
+        if ("all".equals(features)) {
+            return tag -> true;
+        }
+        Set<String> asked = Set.copyOf(split(features));
+        return tag -> LayoutFeatures.isAppliedUnasked(tag) || asked.contains(tag);
+    }
+
+    private static List<String> split(@Nullable String list) {
+        return list == null
+                ? List.of()
+                : Arrays.stream(list.split(",")).map(String::strip).distinct().toList();
     }
 
     private void addRange(BitSet kept, String range) {
@@ -80,11 +123,11 @@ final class SubsetCommand implements Callable<Integer> {
         kept.set(first, last + 1);
     }
 
-    private BitSet exemplars(String tag) {
+    private BitSet named(String option, String name, Function<String, BitSet> characters) {
         try {
-            return Exemplars.of(tag);
+            return characters.apply(name);
         } catch (IllegalArgumentException e) {
-            throw new ParameterException(spec.commandLine(), "--languages: " + e.getMessage());
+            throw new ParameterException(spec.commandLine(), option + ": " + e.getMessage());
         }
     }
 }

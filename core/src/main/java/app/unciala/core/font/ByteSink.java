@@ -70,6 +70,11 @@ public final class ByteSink {
         return this;
     }
 
+    /** Forgets all bytes from {@code length} on. */
+    public void truncate(int length) {
+        size = Math.min(size, length);
+    }
+
     public void putU16(int at, int value) {
         array[at] = (byte) (value >> 8);
         array[at + 1] = (byte) value;

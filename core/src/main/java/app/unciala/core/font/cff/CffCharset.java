@@ -52,6 +52,11 @@ final class CffCharset {
         return new CffCharset(strings);
     }
 
+    /** The number of the string that names a glyph, or the character identifier of a CID-keyed font. */
+    int string(int glyph) {
+        return glyph < strings.length ? strings[glyph] : 0;
+    }
+
     int glyphOfStandardCode(int code) {
         for (int[] run : STANDARD_ENCODING) {
             if (code >= run[0] && code <= run[1]) {

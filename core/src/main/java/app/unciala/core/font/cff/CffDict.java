@@ -3,7 +3,8 @@ package app.unciala.core.font.cff;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,11 +15,15 @@ final class CffDict {
     static final int CHAR_STRINGS = 17;
     static final int PRIVATE = 18;
     static final int SUBRS = 19;
+    static final int BLEND = 23;
     static final int VARIATION_STORE = 24;
     static final int FD_ARRAY = 1236;
     static final int FD_SELECT = 1237;
 
-    private final Map<Integer, double[]> entries = new HashMap<>();
+    /** An operator with the bytes of its operands as they stand in the file. */
+    record Entry(int operator, double[] operands, ByteView bytes) {}
+
+    private final Map<Integer, Entry> entries = new LinkedHashMap<>();
 
     private CffDict() {}
 
@@ -26,14 +31,20 @@ final class CffDict {
         CffDict dict = new CffDict();
         List<Double> operands = new ArrayList<>();
         int at = 0;
+        int first = 0;
         while (at < bytes.length()) {
             int b = bytes.u8(at++);
-            if (b <= 24) {
+            if (b <= 24 && b != BLEND) {
+                ByteView raw = bytes.slice(first, at - 1 - first);
                 int operator = b == 12 ? 1200 + bytes.u8(at++) : b;
-                dict.entries.put(
-                        operator,
-                        operands.stream().mapToDouble(Double::doubleValue).toArray());
+                double[] values =
+                        operands.stream().mapToDouble(Double::doubleValue).toArray();
+                dict.entries.put(operator, new Entry(operator, values, raw));
                 operands.clear();
+                first = at;
+            } else if (b == BLEND) {
+                // The blended values keep their deltas behind them; only the raw bytes of these entries are used.
+                continue;
             } else if (b == 28) {
                 operands.add((double) bytes.i16(at));
                 at += 2;
@@ -87,7 +98,12 @@ final class CffDict {
     }
 
     Optional<double[]> get(int operator) {
-        return Optional.ofNullable(entries.get(operator));
+        return Optional.ofNullable(entries.get(operator)).map(Entry::operands);
+    }
+
+    /** All entries in the order of the file. */
+    Collection<Entry> entries() {
+        return entries.values();
     }
 
     /** The first operand as an offset, or nothing. */

@@ -32,6 +32,7 @@ final class CharStringRun {
     private int steps;
     private int deltaSet;
     private int accents;
+    private int[] parts = {};
 
     /** {@code regionCounts} of the variation store are there for CFF2 only. */
     CharStringRun(
@@ -39,8 +40,10 @@ final class CharStringRun {
             CffIndex globalSubrs,
             CffIndex localSubrs,
             Optional<int[]> regionCounts,
+            int deltaSet,
             CffCharset charset) {
         this.charset = charset;
+        this.deltaSet = deltaSet;
         this.regionCounts = regionCounts;
         widthTaken = regionCounts.isPresent();
         this.charStrings = charStrings;
@@ -48,9 +51,17 @@ final class CharStringRun {
         this.localSubrs = localSubrs;
     }
 
-    Outline run(int glyph) {
+    void run(int glyph) {
         execute(charStrings.get(glyph), 0);
+    }
+
+    Outline outline() {
         return outline;
+    }
+
+    /** The glyphs that this one is composed of, by the deprecated form of {@code endchar}. */
+    int[] parts() {
+        return parts;
     }
 
     private void execute(ByteView code, int depth) {
@@ -185,12 +196,13 @@ final class CharStringRun {
         if (++accents > 1) {
             throw new FontException("CFF ", -1, "composes an accented letter out of accented letters");
         }
-        part(letter, 0, 0);
-        part(accent, dx, dy);
+        parts = new int[] {charset.glyphOfStandardCode(letter), charset.glyphOfStandardCode(accent)};
+        part(parts[0], 0, 0);
+        part(parts[1], dx, dy);
     }
 
-    private void part(int code, double atX, double atY) {
-        ByteView charString = charStrings.get(charset.glyphOfStandardCode(code));
+    private void part(int glyph, double atX, double atY) {
+        ByteView charString = charStrings.get(glyph);
         size = 0;
         hints = 0;
         widthTaken = false;

@@ -17,7 +17,7 @@ public final class OutlineReader {
             return CffOutlines.read(face.require("CFF "));
         }
         if (face.table("CFF2").isPresent()) {
-            return CffOutlines.readCff2(face.require("CFF2"));
+            return CffOutlines.read(face.require("CFF2"));
         }
         int numGlyphs = MaxpTable.read(face).numGlyphs();
         return new Outlines() {

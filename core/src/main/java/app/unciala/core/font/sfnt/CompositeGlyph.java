@@ -30,6 +30,12 @@ public record CompositeGlyph(List<Component> components, int end, boolean hasIns
             double c,
             double d) {}
 
+    /** The bytes of a component record with these flags. */
+    public static int recordLength(int flags) {
+        int transform = (flags & SCALE) != 0 ? 2 : (flags & XY_SCALE) != 0 ? 4 : (flags & TWO_BY_TWO) != 0 ? 8 : 0;
+        return 4 + ((flags & WORDS) != 0 ? 4 : 2) + transform;
+    }
+
     /** Reads components from byte {@code at} of a view. */
     public static CompositeGlyph read(ByteView view, int at) {
         List<Component> components = new ArrayList<>();

@@ -1,9 +1,10 @@
 package app.unciala.core.font.sfnt;
 
+import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 
-/** {@code hmtx}: advance width and left side bearing of every glyph, in font units. */
+/** {@code hmtx} or {@code vmtx}: the advance and the leading side bearing of every glyph, in font units. */
 public record HmtxTable(int[] advances, int[] leftSideBearings) {
     public static HmtxTable read(Sfnt face) {
         return read(
@@ -27,5 +28,26 @@ public record HmtxTable(int[] advances, int[] leftSideBearings) {
             bearings[glyph] = table.i16(4 * numberOfHMetrics + 2 * (glyph - numberOfHMetrics));
         }
         return new HmtxTable(advances, bearings);
+    }
+
+    /** How many advances have to be written: equal ones at the end are written once. */
+    public int numberOfHMetrics() {
+        int count = advances.length;
+        while (count > 1 && advances[count - 2] == advances[count - 1]) {
+            count--;
+        }
+        return count;
+    }
+
+    public byte[] write() {
+        int metrics = numberOfHMetrics();
+        ByteSink out = new ByteSink(4 * advances.length);
+        for (int glyph = 0; glyph < advances.length; glyph++) {
+            if (glyph < metrics) {
+                out.u16(advances[glyph]);
+            }
+            out.u16(leftSideBearings[glyph]);
+        }
+        return out.toArray();
     }
 }

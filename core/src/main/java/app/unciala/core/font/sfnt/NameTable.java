@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** {@code name}: the font's names and license texts, in the languages it has them. */
 public record NameTable(List<NameRecord> records) {
@@ -80,7 +82,18 @@ public record NameTable(List<NameRecord> records) {
                 .map(NameRecord::text);
     }
 
-    private static Charset charset(int platform, int encoding) {
+    /** Without the records of the old Macintosh platform that say what a record of the Windows platform says too. */
+    public NameTable withoutRepeats() {
+        Set<String> said = records.stream()
+                .filter(record -> record.platform() == 3)
+                .map(record -> record.nameId() + record.text())
+                .collect(Collectors.toSet());
+        return new NameTable(records.stream()
+                .filter(record -> record.platform() != 1 || !said.contains(record.nameId() + record.text()))
+                .toList());
+    }
+
+    static Charset charset(int platform, int encoding) {
         if (platform == 1) {
             return Charset.isSupported("x-MacRoman") ? Charset.forName("x-MacRoman") : StandardCharsets.ISO_8859_1;
         }

@@ -3,44 +3,57 @@ package app.unciala.core.font.subset;
 import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.cff.CffCutter;
+import app.unciala.core.font.layout.GlyphMap;
+import app.unciala.core.font.layout.LayoutCutter;
+import app.unciala.core.font.layout.LayoutTable;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.CmapWriter;
-import app.unciala.core.font.sfnt.GlyfTable;
-import app.unciala.core.font.sfnt.HeadTable;
-import app.unciala.core.font.sfnt.HheaTable;
 import app.unciala.core.font.sfnt.MaxpTable;
+import app.unciala.core.font.sfnt.NameTable;
+import app.unciala.core.font.sfnt.NameWriter;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.sfnt.VariationSequences;
 import java.util.BitSet;
 import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * Cuts a face to some characters. Glyphs keep their numbers, and those that no kept text can reach are emptied; so
- * layout tables keep their shape and text is set as before. Names and license records stay. Faces with TrueType
- * outlines only.
+ * Cuts a face to some characters: the glyphs that text in them can come to, numbered anew, with the layout, kerning
+ * and variations of these. Names and license records stay. Static and variable faces, TrueType and CFF outlines.
  */
 public final class Subsetter {
-    /** Tables that name glyphs one by one for tools, or sign or cache what is no longer there. */
-    private static final List<String> DROPPED = List.of("DSIG", "hdmx", "VDMX", "LTSH", "PCLT", "FFTM");
+    /** Tables that no browser reads, or that sign or cache what is no longer there. */
+    private static final List<String> DROPPED = List.of(
+            "DSIG", "hdmx", "VDMX", "LTSH", "PCLT", "FFTM", "JSTF", "EBDT", "EBLC", "EBSC", "morx", "mort", "kerx",
+            "feat", "prop", "Zapf", "Feat", "Glat", "Gloc", "Silf", "Sill", "TSI0", "TSI1", "TSI2", "TSI3", "TSI5");
+
+    /** Tables that refer to glyphs in ways that are kept as they are, so that glyphs must keep their numbers. */
+    private static final List<String> FIXED = List.of("COLR", "CBLC", "sbix", "SVG ");
+
+    private static final List<String> HINTING = List.of("cvt ", "cvar", "fpgm", "prep", "gasp");
 
     private Subsetter() {}
+
+    /** Cuts to the characters, with the features text is set with unasked, and hinting. */
+    public static Sfnt subset(Sfnt face, BitSet codePoints) {
+        return subset(face, SubsetPlan.of(codePoints));
+    }
 
     /**
      * Cuts a face.
      *
-     * @param codePoints what to keep; characters that the face lacks are passed over
-     * @throws FontException if the face has other outlines than TrueType, or keeps nothing
+     * @param plan what to keep; characters that the face lacks are passed over
+     * @throws FontException if the face keeps nothing, or is too damaged to be cut
      */
-    public static Sfnt subset(Sfnt face, BitSet codePoints) {
-        if (face.table("glyf").isEmpty()) {
-            throw new FontException("file", -1, "has no TrueType outlines, and others are not cut yet");
-        }
+    public static Sfnt subset(Sfnt face, SubsetPlan plan) {
+        int numGlyphs = MaxpTable.read(face).numGlyphs();
         CmapTable cmap = CmapTable.read(face);
         SortedMap<Integer, Integer> mapping = new TreeMap<>();
         BitSet mapped = new BitSet();
         for (int codePoint : cmap.codePoints()) {
-            if (codePoints.get(codePoint)) {
+            if (plan.codePoints().get(codePoint)) {
                 mapping.put(codePoint, cmap.glyph(codePoint));
                 mapped.set(cmap.glyph(codePoint));
             }
@@ -48,57 +61,92 @@ public final class Subsetter {
         if (mapping.isEmpty()) {
             throw new FontException("cmap", -1, "has none of the characters to keep");
         }
-        BitSet kept = GlyphClosure.of(face, mapped);
-        Sfnt cut = withOutlines(face, kept).with("cmap", CmapWriter.write(mapping));
-        cut = cut.with("hmtx", metrics(face, kept)).with("post", withoutGlyphNames(face));
-        if (face.table("gvar").isPresent()) {
-            cut = cut.with("gvar", variations(face.require("gvar"), kept));
+        VariationSequences sequences = VariationSequences.read(face);
+        sequences.sequences().stream()
+                .filter(sequence -> sequence.glyph() > 0 && sequence.glyph() < numGlyphs)
+                .filter(sequence -> mapping.containsKey(sequence.character()))
+                .forEach(sequence -> mapped.set(sequence.glyph()));
+        GlyphClosure closure = GlyphClosure.of(face, mapped, plan.features());
+        boolean fixed = FIXED.stream().anyMatch(tag -> face.table(tag).isPresent())
+                || face.table("MATH").isPresent() && hasMathematics(mapping);
+        GlyphMap map =
+                fixed ? GlyphMap.inPlace(closure.all(), numGlyphs) : GlyphMap.renumbering(closure.all(), numGlyphs);
+        mapping.replaceAll((codePoint, glyph) -> map.after(glyph));
+
+        Sfnt cut = outlines(face, map, plan.hinting());
+        cut = new MetricsCutter(map).cut(cut, numGlyphs);
+        cut = LayoutCutter.cut(cut, closure.inText(), map, plan.features(), plan.hinting());
+        cut = cut.with("cmap", CmapWriter.write(mapping, sequences.cut(mapping::containsKey, map::after)));
+        cut = cut.with("maxp", withCount(face.require("maxp"), map.size()));
+        cut = cut.with("post", withoutGlyphNames(face));
+        if (face.table("OS/2").isPresent()) {
+            cut = cut.with("OS/2", withCharacterRange(face.require("OS/2"), mapping));
         }
-        if (face.table("GPOS").isPresent()) {
-            int numGlyphs = MaxpTable.read(face).numGlyphs();
-            // With GPOS there, no browser looks at the old kerning table.
-            cut = cut.with("GPOS", KerningTrim.of(face.require("GPOS"), kept, numGlyphs))
-                    .without("kern");
+        if (face.table("name").isPresent()) {
+            cut = cut.with(
+                    "name",
+                    NameWriter.write(NameTable.read(face).withoutRepeats().records()));
         }
+        cut = fixed ? cut : cut.without("MATH");
+        return withoutDropped(kerned(cut, closure.inText(), map), plan.hinting());
+    }
+
+    /** Without any of these characters, nothing is left that MATH could lay out. */
+    private static boolean hasMathematics(SortedMap<Integer, Integer> mapping) {
+        return !mapping.subMap(0x2200, 0x2300).isEmpty()
+                || !mapping.subMap(0x1D400, 0x1D800).isEmpty();
+    }
+
+    private static Sfnt outlines(Sfnt face, GlyphMap map, boolean hinting) {
+        for (String tag : new String[] {"CFF ", "CFF2"}) {
+            if (face.table(tag).isPresent()) {
+                byte[] cut = CffCutter.cut(
+                        face.require(tag),
+                        map.size(),
+                        glyph -> map.kept().get(map.before(glyph)) ? map.before(glyph) : -1,
+                        hinting);
+                return face.with(tag, cut);
+            }
+        }
+        if (face.table("glyf").isEmpty()) {
+            return face;
+        }
+        GlyfCutter cutter = new GlyfCutter(map, hinting);
+        Sfnt cut = cutter.cut(face);
+        return face.table("gvar").isPresent() ? cut.with("gvar", cutter.variations(face.require("gvar"))) : cut;
+    }
+
+    /** Where GPOS has kerning, no browser looks at the old table. */
+    private static Sfnt kerned(Sfnt face, BitSet inText, GlyphMap map) {
+        if (face.table("kern").isEmpty()) {
+            return face;
+        }
+        Sfnt without = face.without("kern");
+        boolean replaced = face.table("GPOS")
+                .filter(gpos -> LayoutTable.of(gpos).featureTags().contains("kern"))
+                .isPresent();
+        return replaced
+                ? without
+                : KernCutter.cut(face.require("kern"), inText, map)
+                        .map(kern -> without.with("kern", kern))
+                        .orElse(without);
+    }
+
+    private static Sfnt withoutDropped(Sfnt face, boolean hinting) {
+        Sfnt left = face;
         for (String tag : DROPPED) {
-            cut = cut.without(tag);
+            left = left.without(tag);
         }
-        return cut;
+        for (String tag : hinting ? List.<String>of() : HINTING) {
+            left = left.without(tag);
+        }
+        return left;
     }
 
-    private static Sfnt withOutlines(Sfnt face, BitSet kept) {
-        GlyfTable table = GlyfTable.read(face);
-        ByteSink glyf = new ByteSink(1 << 16);
-        ByteSink loca = new ByteSink();
-        boolean longOffsets = HeadTable.read(face).indexToLocFormat() == 1;
-        for (int glyph = 0; glyph <= table.numGlyphs(); glyph++) {
-            if (longOffsets) {
-                loca.u32(glyf.size());
-            } else {
-                loca.u16(glyf.size() >> 1);
-            }
-            if (glyph < table.numGlyphs() && kept.get(glyph)) {
-                glyf.bytes(table.glyph(glyph)).pad4();
-            }
-        }
-        // A font needs a glyf table with something in it.
-        return face.with("glyf", glyf.size() == 0 ? new byte[4] : glyf.toArray())
-                .with("loca", loca.toArray());
-    }
-
-    /** Emptied glyphs get zeros, which take next to no room once compressed. */
-    private static byte[] metrics(Sfnt face, BitSet kept) {
-        byte[] hmtx = face.require("hmtx").toArray();
-        int numberOfHMetrics = HheaTable.read(face).numberOfHMetrics();
-        for (int glyph = 0; glyph < numberOfHMetrics - 1 && 4 * glyph + 4 <= hmtx.length; glyph++) {
-            if (!kept.get(glyph)) {
-                hmtx[4 * glyph] = 0;
-                hmtx[4 * glyph + 1] = 0;
-                hmtx[4 * glyph + 2] = 0;
-                hmtx[4 * glyph + 3] = 0;
-            }
-        }
-        return hmtx;
+    private static byte[] withCount(ByteView maxp, int numGlyphs) {
+        ByteSink changed = new ByteSink().bytes(maxp);
+        changed.putU16(4, numGlyphs);
+        return changed.toArray();
     }
 
     /** Version 3 of {@code post}: the same metrics, no names. */
@@ -112,35 +160,12 @@ public final class Subsetter {
         return post;
     }
 
-    /** {@code gvar} with the deltas of kept glyphs only (OpenType 1.9, "gvar"). */
-    private static byte[] variations(ByteView gvar, BitSet kept) {
-        int glyphs = gvar.u16(12);
-        boolean longOffsets = (gvar.u16(14) & 1) != 0;
-        int size = longOffsets ? 4 : 2;
-        int dataAt = gvar.offset32(16);
-        int sharedAt = gvar.offset32(8);
-        int sharedLength = gvar.u16(6) * gvar.u16(4) * 2;
-        ByteSink data = new ByteSink();
-        ByteSink offsets = new ByteSink();
-        for (int glyph = 0; glyph <= glyphs; glyph++) {
-            offsets.u32(data.size());
-            if (glyph < glyphs && kept.get(glyph)) {
-                int from = offset(gvar, 20 + size * glyph, longOffsets);
-                int to = offset(gvar, 20 + size * (glyph + 1), longOffsets);
-                data.bytes(gvar.slice(dataAt + from, to - from)).pad4();
-            }
+    private static byte[] withCharacterRange(ByteView os2, SortedMap<Integer, Integer> mapping) {
+        ByteSink changed = new ByteSink().bytes(os2);
+        if (os2.length() >= 68) {
+            changed.putU16(64, Math.min(0xFFFF, mapping.firstKey()));
+            changed.putU16(66, Math.min(0xFFFF, mapping.lastKey()));
         }
-        ByteSink out = new ByteSink();
-        int newSharedAt = 20 + offsets.size();
-        out.bytes(gvar.slice(0, 8)).u32(newSharedAt).u16(glyphs).u16(gvar.u16(14) | 1);
-        out.u32(newSharedAt + sharedLength)
-                .bytes(offsets)
-                .bytes(gvar.slice(sharedAt, sharedLength))
-                .bytes(data);
-        return out.toArray();
-    }
-
-    private static int offset(ByteView gvar, int at, boolean isLong) {
-        return isLong ? gvar.offset32(at) : 2 * gvar.u16(at);
+        return changed.toArray();
     }
 }

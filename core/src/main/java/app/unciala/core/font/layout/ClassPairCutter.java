@@ -1,0 +1,158 @@
+package app.unciala.core.font.layout;
+
+import app.unciala.core.font.ByteView;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Cuts pair adjustments by class (GPOS lookup type 2, format 2). Classes that behave alike after the cut become one,
+ * so the matrix shrinks with the glyphs.
+ */
+final class ClassPairCutter {
+    private final Cut cut;
+
+    ClassPairCutter(Cut cut) {
+        this.cut = cut;
+    }
+
+    @Nullable
+    Block cut(ByteView table) {
+        BitSet covered = cut.covered(table, 2);
+        if (covered.isEmpty()) {
+            return null;
+        }
+        ClassDef firsts = ClassDef.of(table.from(table.u16(8)));
+        ClassDef seconds = ClassDef.of(table.from(table.u16(10)));
+        int[] rows = within(firsts.classes(covered), table.u16(12));
+        BitSet others = seconds.classes(cut.glyphs());
+        others.set(0);
+        int[] columns = within(others, table.u16(14));
+        cut.work().spend((long) rows.length * columns.length + cut.glyphs().cardinality());
+        Value[][] first = new Value[rows.length][columns.length];
+        Value[][] second = new Value[rows.length][columns.length];
+        int format1 = table.u16(4);
+        int format2 = table.u16(6);
+        int size1 = Value.size(format1);
+        int size = size1 + Value.size(format2);
+        for (int i = 0; i < rows.length; i++) {
+            for (int j = 0; j < columns.length; j++) {
+                int at = 16 + (rows[i] * table.u16(14) + columns[j]) * size;
+                first[i][j] = Value.read(table, at, format1, cut.devices());
+                second[i][j] = Value.read(table, at + size1, format2, cut.devices());
+            }
+        }
+        return write(covered, firsts, seconds, rows, columns, first, second);
+    }
+
+    private static int[] within(BitSet classes, int count) {
+        return classes.stream().filter(of -> of < count).toArray();
+    }
+
+    private Block write(
+            BitSet covered,
+            ClassDef firsts,
+            ClassDef seconds,
+            int[] rows,
+            int[] columns,
+            Value[][] first,
+            Value[][] second) {
+        int[] rowGroup = groups(rows.length, i -> line(first[i], second[i]));
+        int[] columnGroup = groups(columns.length, j -> {
+            List<Object> line = new ArrayList<>();
+            for (int i = 0; i < rows.length; i++) {
+                line.add(first[i][j].content());
+                line.add(second[i][j].content());
+            }
+            return line;
+        });
+        // Only covered glyphs come first, so the largest group needs no naming; second glyphs can be any.
+        int unnamed = largest(rows, rowGroup, firsts, covered);
+        for (int i = 0; i < rowGroup.length; i++) {
+            rowGroup[i] = rowGroup[i] == unnamed ? 0 : rowGroup[i] < unnamed ? rowGroup[i] + 1 : rowGroup[i];
+        }
+        int format1 = 0;
+        int format2 = 0;
+        for (int i = 0; i < rows.length; i++) {
+            for (int j = 0; j < columns.length; j++) {
+                format1 |= first[i][j].format();
+                format2 |= second[i][j].format();
+            }
+        }
+        int rowCount = Arrays.stream(rowGroup).max().orElse(0) + 1;
+        int columnCount = Arrays.stream(columnGroup).max().orElse(0) + 1;
+        Block block =
+                new Block().u16(2).link(cut.coverage(covered)).u16(format1).u16(format2);
+        block.link(classes(firsts, covered, rows, rowGroup));
+        block.link(classes(seconds, cut.glyphs(), columns, columnGroup));
+        block.u16(rowCount).u16(columnCount);
+        for (int row = 0; row < rowCount; row++) {
+            int i = indexOf(rowGroup, row);
+            for (int column = 0; column < columnCount; column++) {
+                int j = indexOf(columnGroup, column);
+                first[i][j].write(block, format1);
+                second[i][j].write(block, format2);
+            }
+        }
+        return block;
+    }
+
+    private static List<Object> line(Value[] first, Value[] second) {
+        List<Object> line = new ArrayList<>();
+        for (int j = 0; j < first.length; j++) {
+            line.add(first[j].content());
+            line.add(second[j].content());
+        }
+        return line;
+    }
+
+    private interface Lines {
+        List<Object> line(int i);
+    }
+
+    /** Numbers equal lines alike, in the order of their first appearance. */
+    private static int[] groups(int count, Lines lines) {
+        Map<List<Object>, Integer> known = new LinkedHashMap<>();
+        int[] groups = new int[count];
+        for (int i = 0; i < count; i++) {
+            groups[i] = known.computeIfAbsent(lines.line(i), key -> known.size());
+        }
+        return groups;
+    }
+
+    private static int largest(int[] classes, int[] group, ClassDef definition, BitSet glyphs) {
+        int[] sizes = new int[group.length + 1];
+        glyphs.stream().forEach(glyph -> {
+            int i = Arrays.binarySearch(classes, definition.classOf(glyph));
+            if (i >= 0) {
+                sizes[group[i]]++;
+            }
+        });
+        int best = 0;
+        for (int i = 1; i < sizes.length; i++) {
+            best = sizes[i] > sizes[best] ? i : best;
+        }
+        return best;
+    }
+
+    private Block classes(ClassDef definition, BitSet glyphs, int[] classes, int[] group) {
+        int[] names = new int[classes.length == 0 ? 0 : classes[classes.length - 1] + 1];
+        for (int i = 0; i < classes.length; i++) {
+            names[classes[i]] = group[i];
+        }
+        return ClassDef.write(definition.renamed(glyphs, cut.map(), names));
+    }
+
+    private static int indexOf(int[] groups, int wanted) {
+        for (int i = 0; i < groups.length; i++) {
+            if (groups[i] == wanted) {
+                return i;
+            }
+        }
+        throw new IllegalStateException("no class in group " + wanted);
+    }
+}

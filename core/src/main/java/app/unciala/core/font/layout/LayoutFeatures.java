@@ -1,0 +1,40 @@
+package app.unciala.core.font.layout;
+
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.Arrays;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/** The layout features of a face, by tag. */
+public final class LayoutFeatures {
+    private static final Set<String> APPLIED_UNASKED = tags("""
+            rvrn ccmp locl rlig rclt mark mkmk liga clig calt kern curs frac numr dnom rand
+            ltra ltrm rtla rtlm valt vert vkrn vpal vrt2 chws vchw
+            init medi med2 fina fin2 fin3 isol cswh mset stch ljmo vjmo tjmo
+            abvs blws abvm blwm nukt akhn rphf rkrf pref blwf half abvf pstf cfar vatu cjct pres psts haln dist
+            """);
+
+    private LayoutFeatures() {}
+
+    /**
+     * Whether text is set with the feature unless a style sheet turns it off: the features that the OpenType registry
+     * has on by default, those that a script needs, and those that a fraction slash calls for.
+     */
+    public static boolean isAppliedUnasked(String tag) {
+        return APPLIED_UNASKED.contains(tag);
+    }
+
+    /** The tags of all features of GSUB and GPOS, in alphabetical order. */
+    public static SortedSet<String> of(Sfnt face) {
+        SortedSet<String> tags = new TreeSet<>();
+        face.table("GSUB").ifPresent(table -> tags.addAll(LayoutTable.of(table).featureTags()));
+        face.table("GPOS").ifPresent(table -> tags.addAll(LayoutTable.of(table).featureTags()));
+        return tags;
+    }
+
+    private static Set<String> tags(String text) {
+        return Arrays.stream(text.strip().split("\\s+")).collect(Collectors.toUnmodifiableSet());
+    }
+}

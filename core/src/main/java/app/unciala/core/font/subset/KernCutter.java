@@ -1,0 +1,58 @@
+package app.unciala.core.font.subset;
+
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.layout.GlyphMap;
+import java.util.BitSet;
+import java.util.Optional;
+
+/** Cuts the pairs of {@code kern} version 0, format 0, the kind that is still read; other subtables go. */
+final class KernCutter {
+    private static final int HEADER = 14;
+
+    private KernCutter() {}
+
+    /** The table for the glyphs text can come to, or nothing when no pair is left. */
+    static Optional<byte[]> cut(ByteView kern, BitSet inText, GlyphMap map) {
+        if (kern.u16(0) != 0) {
+            return Optional.empty();
+        }
+        ByteSink subtables = new ByteSink();
+        int count = 0;
+        int at = 4;
+        for (int i = 0; i < kern.u16(2) && at + HEADER <= kern.length(); i++) {
+            int pairs = kern.u16(at + 6);
+            if (kern.u8(at + 4) == 0) {
+                ByteSink kept = new ByteSink();
+                for (int pair = 0; pair < pairs; pair++) {
+                    int record = at + HEADER + 6 * pair;
+                    int left = kern.u16(record);
+                    int right = kern.u16(record + 2);
+                    if (inText.get(left) && inText.get(right)) {
+                        kept.u16(map.after(left)).u16(map.after(right)).u16(kern.u16(record + 4));
+                    }
+                }
+                if (kept.size() > 0) {
+                    int n = kept.size() / 6;
+                    int power = Integer.highestOneBit(n);
+                    subtables
+                            .u16(0)
+                            .u16(HEADER + kept.size())
+                            .u16(kern.u16(at + 4))
+                            .u16(n)
+                            .u16(6 * power);
+                    subtables
+                            .u16(Integer.numberOfTrailingZeros(power))
+                            .u16(6 * (n - power))
+                            .bytes(kept);
+                    count++;
+                }
+            }
+            // The length has 16 bits, which large tables overflow; the pairs say how long it is.
+            at += kern.u8(at + 4) == 0 ? HEADER + 6 * pairs : Math.max(HEADER, kern.u16(at + 2));
+        }
+        return count == 0
+                ? Optional.empty()
+                : Optional.of(new ByteSink().u16(0).u16(count).bytes(subtables).toArray());
+    }
+}

@@ -1,0 +1,63 @@
+package app.unciala.core.font.subset;
+
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.layout.GlyphMap;
+import app.unciala.core.font.sfnt.HmtxTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.variation.MetricsVariation;
+
+/** Cuts advances and side bearings, their variations, and vertical origins to the glyphs that are left. */
+final class MetricsCutter {
+    private final GlyphMap map;
+
+    MetricsCutter(GlyphMap map) {
+        this.map = map;
+    }
+
+    Sfnt cut(Sfnt face, int numGlyphs) {
+        Sfnt cut = metrics(face, "hhea", "hmtx", numGlyphs);
+        if (face.table("vhea").isPresent() && face.table("vmtx").isPresent()) {
+            cut = metrics(cut, "vhea", "vmtx", numGlyphs);
+        }
+        for (String tag : new String[] {"HVAR", "VVAR"}) {
+            if (face.table(tag).isPresent()) {
+                cut = cut.with(tag, MetricsVariation.read(face.require(tag)).cut(map.size(), map::before));
+            }
+        }
+        if (face.table("VORG").isPresent()) {
+            cut = cut.with("VORG", verticalOrigins(face.require("VORG")));
+        }
+        return cut;
+    }
+
+    private Sfnt metrics(Sfnt face, String headerTag, String tag, int numGlyphs) {
+        ByteView header = face.require(headerTag);
+        HmtxTable before = HmtxTable.read(face.require(tag), header.u16(34), numGlyphs);
+        int[] advances = new int[map.size()];
+        int[] bearings = new int[map.size()];
+        for (int glyph = 0; glyph < map.size(); glyph++) {
+            if (map.kept().get(map.before(glyph))) {
+                advances[glyph] = before.advances()[map.before(glyph)];
+                bearings[glyph] = before.leftSideBearings()[map.before(glyph)];
+            }
+        }
+        HmtxTable after = new HmtxTable(advances, bearings);
+        ByteSink changed = new ByteSink().bytes(header);
+        changed.putU16(34, after.numberOfHMetrics());
+        return face.with(tag, after.write()).with(headerTag, changed.toArray());
+    }
+
+    private byte[] verticalOrigins(ByteView vorg) {
+        ByteSink records = new ByteSink();
+        int count = 0;
+        for (int i = 0; i < vorg.u16(6); i++) {
+            int after = map.after(vorg.u16(8 + 4 * i));
+            if (after >= 0) {
+                records.u16(after).u16(vorg.i16(10 + 4 * i));
+                count++;
+            }
+        }
+        return new ByteSink().bytes(vorg.slice(0, 6)).u16(count).bytes(records).toArray();
+    }
+}
