@@ -20,6 +20,20 @@ public final class RealFonts {
                 .flatMap(RealFonts::in);
     }
 
+    /** More packages, of many hands and tools: the fonts that identities are compared on. */
+    public static Stream<Path> everywhere() {
+        return Stream.concat(
+                all(),
+                Stream.of(
+                                "truetype/lato",
+                                "truetype/inter-vf",
+                                "truetype/lohit-devanagari",
+                                "truetype/gentium",
+                                "opentype/fonts-hosny-amiri",
+                                "opentype/ebgaramond")
+                        .flatMap(RealFonts::in));
+    }
+
     public static Stream<Path> in(String folder) {
         Path path = ROOT.resolve(folder);
         if (!Files.isDirectory(path)) {
@@ -55,7 +69,7 @@ public final class RealFonts {
     }
 
     public static Path named(String name) {
-        return all().filter(path -> path.endsWith(name)).findFirst().orElseThrow();
+        return everywhere().filter(path -> path.endsWith(name)).findFirst().orElseThrow();
     }
 
     /** A font with CFF outlines. */

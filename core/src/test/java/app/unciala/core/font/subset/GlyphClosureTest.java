@@ -72,43 +72,9 @@ class GlyphClosureTest {
                 .isEqualTo(glyphs(0, 5));
     }
 
-    @Test
-    void coverageByRangesCountsThrough() {
-        ByteSink ranges =
-                new ByteSink().u16(2).u16(2).u16(3).u16(5).u16(0).u16(9).u16(10).u16(3);
-        BitSet all = new BitSet();
-        all.set(0, 50);
-        StringBuilder seen = new StringBuilder();
-        Coverage.of(ByteView.of(ranges.toArray(), "GSUB")).forEach(all, (glyph, index) -> seen.append(glyph)
-                .append('=')
-                .append(index)
-                .append(' '));
-        assertThat(seen.toString()).isEqualTo("3=0 4=1 5=2 9=3 10=4 ");
-        assertThatThrownBy(() -> Coverage.of(ByteView.of(new byte[] {0, 3, 0, 0}, "GSUB")))
-                .hasMessageContaining("format 3");
-    }
-
-    @Test
-    void aPairSetThatAnotherGlyphStillNeedsIsNotEmptied() {
-        // One lookup, two subtables; glyphs 5 and 6 share a pair set, glyph 7 has its own.
-        ByteSink gpos =
-                new ByteSink().u32(0x00010000).u16(0).u16(0).u16(10).u16(1).u16(4);
-        gpos.u16(2).u16(0).u16(2).u16(10).u16(22);
-        gpos.u16(1).u16(38).u16(4).u16(0).u16(1).u16(26);
-        gpos.u16(1).u16(32).u16(4).u16(0).u16(2).u16(14).u16(20);
-        gpos.u16(1).u16(9).u16(-50).u16(1).u16(9).u16(-70);
-        gpos.bytes(coverage(5)).bytes(coverage(6, 7));
-        byte[] trimmed = KerningTrim.of(ByteView.of(gpos.toArray(), "GPOS"), glyphs(5, 9), 50);
-        ByteView view = ByteView.of(trimmed, "GPOS");
-        int shared = 50;
-        assertThat(view.i16(shared + 4)).isEqualTo(-50);
-        assertThat(view.i16(shared + 6)).isZero();
-        assertThat(view.i16(shared + 10)).isZero();
-        assertThat(trimmed).hasSize(gpos.size());
-    }
-
     private static BitSet closure(ByteSink lookup, int... kept) {
-        ByteSink gsub = new ByteSink().u32(0x00010000).u16(0).u16(0).u16(10);
+        ByteSink gsub = new ByteSink().u32(0x00010000).u16(10).u16(12).u16(26);
+        gsub.u16(0).u16(1).tag("test").u16(8).u16(0).u16(1).u16(0);
         gsub.u16(1).u16(4).bytes(lookup);
         Sfnt face = new Sfnt(
                 Sfnt.TRUETYPE,
@@ -118,7 +84,10 @@ class GlyphClosureTest {
                                         new ByteSink().u32(0x00010000).u16(50).toArray(), "maxp"),
                         "GSUB", ByteView.of(gsub.toArray(), "GSUB")),
                 List.of());
-        return GlyphClosure.of(face, kept.length == 0 ? glyphs(5) : glyphs(kept));
+        BitSet closed = GlyphClosure.of(face, kept.length == 0 ? glyphs(5) : glyphs(kept), "test"::equals)
+                .all();
+        assertThat(GlyphClosure.of(face, glyphs(5), "none"::equals).all()).isEqualTo(glyphs(0, 5));
+        return closed;
     }
 
     private static ByteSink lookup(int type, ByteSink subtable) {

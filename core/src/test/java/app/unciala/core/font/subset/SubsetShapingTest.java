@@ -1,0 +1,113 @@
+package app.unciala.core.font.subset;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.outline.Outline;
+import app.unciala.core.font.outline.OutlineReader;
+import app.unciala.core.font.outline.Outlines;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.testing.RealFonts;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** HarfBuzz sets text in the source and in the subset: the same drawings, at the same places. */
+class SubsetShapingTest {
+    private static final Pattern GLYPH = Pattern.compile("(\\d+)=(\\d+)(@-?\\d+,-?\\d+)?\\+(-?\\d+)(,-?\\d+)?");
+
+    @TempDir
+    Path folder;
+
+    @ParameterizedTest
+    @CsvSource({
+        "DejaVuSans.ttf, '', 'Affinity flows; AVATAR Toffee ệ ṍ'",
+        "DejaVuSans.ttf, '', 'Ζώα και φυτά'",
+        "DejaVuSans.ttf, '', 'Широкая электрификация й'",
+        "DejaVuSans.ttf, '', 'السلام عليكم لا إله'",
+        "DejaVuSerif.ttf, '', 'ệ ṍ fi ffl 1⁄2'",
+        "OpenSans-Regular.ttf, '', 'AVATAR Tofu Wave fi'",
+        "Lato-Regular.ttf, '', 'AVATAR “Wave” To. fi fl Ty 1⁄2 ĳ'",
+        "Lato-Italic.ttf, '', 'Żółć, gęślą jaźń; Ľudovít'",
+        "Lato-Regular.ttf, '', 'Широкая Ґанок Ђ'",
+        "Cantarell-Regular.otf, '', 'AVATAR Wave fi ffi Ťažký'",
+        "Cantarell-Bold.otf, '', 'Широкая электрификация'",
+        "EBGaramond12-Regular.otf, '', 'Quick fjord, Thick ffi Qu gy AVATAR'",
+        "EBGaramond12-Italic.otf, '', 'ζώα καὶ φυτά ᾧ ἄνθρωπος'",
+        "EBGaramond08-Regular.otf, '', 'Съешь ещё этих'",
+        "Gentium-R.ttf, '', 'ᾠδή ἄειδε ṩ q̃ ạ̈'",
+        "Lohit-Devanagari.ttf, '', 'हिन्दी में क्षत्रिय ज्ञान श्री कर्म र्कि द्ध्य'",
+        "Lohit-Devanagari.ttf, '', 'मराठी भाषा ट्ठ ऱ्य'",
+        "Amiri-Regular.ttf, '', 'بِسْمِ ٱللَّهِ ٱلرَّحْمَـٰنِ لا إله محمد'",
+        "Amiri-Bold.ttf, '', 'الكتاب المفيد في الخط'",
+        "Inter.var.ttf, '', 'AVATAR -> 3x4 (A) fi Ťo'",
+        "Inter.var.ttf, 'wght=800', 'AVATAR -> 3x4 (A) fi To'",
+        "Inter.var.ttf, 'wght=300,slnt=-10', 'Ζώα Широкая 10:30'",
+        "Inter-italic.var.ttf, 'wght=650', 'Żółć “AV” 1⁄2'"
+    })
+    void textIsSetAsInTheSource(String name, String variations, String text) throws Exception {
+        Path source = RealFonts.named(name);
+        Sfnt face = FontReader.read(RealFonts.bytes(source)).faces().get(0);
+        BitSet kept = new BitSet();
+        text.codePoints().forEach(kept::set);
+        kept.set(' ');
+        for (SubsetPlan plan : List.of(SubsetPlan.of(kept), SubsetPlan.of(kept).withoutHinting())) {
+            Sfnt cut = Subsetter.subset(face, plan);
+            Path subset = Files.write(folder.resolve("cut.ttf"), FontWriter.write(cut, cut.bareFormat()));
+            List<List<Object>> expected = set(source, face, variations, text);
+            assertThat(set(subset, cut, variations, text)).isEqualTo(expected);
+            assertThat(expected).hasSizeGreaterThan(8).noneMatch(glyph -> glyph.get(0)
+                    .equals(0));
+            // A text backwards meets other contexts; no dotted circle comes in, for its glyph may be gone.
+            String backwards = Character.UnicodeScript.of(text.codePointAt(0)) == Character.UnicodeScript.DEVANAGARI
+                    ? text
+                    : new StringBuilder(text).reverse().toString();
+            assertThat(set(subset, cut, variations, backwards)).isEqualTo(set(source, face, variations, backwards));
+            assertThat(CmapTable.read(cut).codePoints())
+                    .isEqualTo(Arrays.stream(CmapTable.read(face).codePoints())
+                            .filter(kept::get)
+                            .toArray());
+            assertThat(Files.size(subset)).isLessThan(Files.size(source) * 2 / 3);
+            assertThat(FaceReport.of(cut).identity())
+                    .isEqualTo(FaceReport.of(face).identity());
+            assertThat(FontReader.read(FontWriter.write(cut, FontFormat.WOFF2)).faces())
+                    .hasSize(1);
+        }
+    }
+
+    /** For each glyph set: the cluster, the place with the advance, and the outline at the default of the axes. */
+    private static List<List<Object>> set(Path font, Sfnt face, String variations, String text) throws IOException {
+        Process shape = new ProcessBuilder(
+                        "hb-shape", "--no-glyph-names", "--variations=" + variations, font.toString(), text)
+                .redirectErrorStream(true)
+                .start();
+        String output = new String(shape.getInputStream().readAllBytes());
+        Outlines outlines = OutlineReader.read(face);
+        List<List<Object>> glyphs = new ArrayList<>();
+        Matcher matcher = GLYPH.matcher(output);
+        while (matcher.find()) {
+            Outline outline = outlines.outline(Integer.parseInt(matcher.group(1)));
+            List<Object> glyph = new ArrayList<>();
+            glyph.add(matcher.group(1).equals("0") ? 0 : 1);
+            glyph.add(matcher.group(2));
+            glyph.add(matcher.group().substring(matcher.group(1).length()));
+            glyph.add(Arrays.hashCode(outline.operators()) + "/" + Arrays.hashCode(outline.coordinates()));
+            glyphs.add(glyph);
+        }
+        assertThat(glyphs).as(output).isNotEmpty();
+        return glyphs;
+    }
+}
