@@ -14,7 +14,14 @@ import picocli.CommandLine.IParameterExceptionHandler;
         description = "Reads, converts, cuts and compares font files.",
         mixinStandardHelpOptions = true,
         version = "unciala 0.1.0",
-        subcommands = {InspectCommand.class, ConvertCommand.class, SubsetCommand.class, CompareCommand.class})
+        subcommands = {
+            InspectCommand.class,
+            ConvertCommand.class,
+            SubsetCommand.class,
+            CompareCommand.class,
+            RenameCommand.class,
+            InstanceCommand.class
+        })
 public final class Unciala {
     private Unciala() {}
 

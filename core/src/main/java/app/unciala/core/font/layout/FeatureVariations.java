@@ -1,6 +1,7 @@
 package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.variation.Location;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,7 +18,11 @@ record FeatureVariations(ByteView table) {
         return (int) Math.min(table.u32(4), table.length() / 8);
     }
 
-    /** The conditions of a record, absent when it always applies. */
+    boolean isUnconditional(int record) {
+        return table.u32(8 + 8 * record) == 0;
+    }
+
+    /** The conditions of a record; the offset is zero where it always applies. */
     ByteView conditions(int record) {
         return table.from(table.offset32(8 + 8 * record));
     }
@@ -30,6 +35,29 @@ record FeatureVariations(ByteView table) {
                     new Alternate(substitution.u16(6 + 6 * i), substitution.from(substitution.offset32(8 + 6 * i))));
         }
         return alternates;
+    }
+
+    /** What the first record whose conditions all hold puts in place; nothing where none does. */
+    List<Alternate> at(Location location) {
+        for (int i = 0; i < count(); i++) {
+            if (isUnconditional(i) || holds(conditions(i), location)) {
+                return alternates(i);
+            }
+        }
+        return List.of();
+    }
+
+    private static boolean holds(ByteView conditions, Location location) {
+        for (int i = 0; i < conditions.u16(0); i++) {
+            ByteView condition = conditions.from(conditions.offset32(2 + 4 * i));
+            int axis = condition.u16(2);
+            double coordinate = axis < location.axisCount() ? location.coordinate(axis) : 0;
+            boolean within = coordinate >= condition.i16(4) / 16384.0 && coordinate <= condition.i16(6) / 16384.0;
+            if (condition.u16(0) != 1 || !within) {
+                return false;
+            }
+        }
+        return true;
     }
 
     List<Alternate> alternates() {

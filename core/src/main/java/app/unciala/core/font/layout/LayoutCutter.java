@@ -7,6 +7,7 @@ import app.unciala.core.font.variation.Location;
 import java.util.BitSet;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the layout tables of a face anew: for the glyphs that are left, or for one place of a variable font. */
@@ -21,7 +22,7 @@ public final class LayoutCutter {
      * @param hinting whether device tables for pixel sizes stay
      */
     public static Sfnt cut(Sfnt face, BitSet glyphs, GlyphMap map, Predicate<String> features, boolean hinting) {
-        return cut(face, glyphs, map, features, Devices.keeping(store(face), hinting));
+        return cut(face, glyphs, map, features, Devices.keeping(store(face), hinting), table -> table);
     }
 
     /** All of the layout, with the values that it has at a location. */
@@ -29,16 +30,24 @@ public final class LayoutCutter {
         BitSet all = new BitSet();
         all.set(0, numGlyphs);
         Devices devices = Devices.settling(store(face), location, true);
-        return cut(face, all, GlyphMap.renumbering(all, numGlyphs), tag -> true, devices);
+        GlyphMap same = GlyphMap.renumbering(all, numGlyphs);
+        return cut(face, all, same, tag -> true, devices, table -> table.settledAt(location));
     }
 
-    private static Sfnt cut(Sfnt face, BitSet glyphs, GlyphMap map, Predicate<String> features, Devices devices) {
+    private static Sfnt cut(
+            Sfnt face,
+            BitSet glyphs,
+            GlyphMap map,
+            Predicate<String> features,
+            Devices devices,
+            UnaryOperator<LayoutTable> view) {
         Sfnt changed = face;
         for (String tag : new String[] {"GSUB", "GPOS"}) {
             ByteView table = face.table(tag).orElse(null);
             if (table != null) {
                 Cut cut = new Cut(glyphs, map, devices, new Work(tag));
-                changed = replaced(changed, tag, new LayoutTableCutter(LayoutTable.of(table), cut, features).cut());
+                changed = replaced(
+                        changed, tag, new LayoutTableCutter(view.apply(LayoutTable.of(table)), cut, features).cut());
             }
         }
         ByteView gdef = face.table("GDEF").orElse(null);

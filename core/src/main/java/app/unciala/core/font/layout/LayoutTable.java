@@ -2,10 +2,13 @@ package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.variation.Location;
 import java.util.ArrayDeque;
 import java.util.BitSet;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -21,9 +24,11 @@ public final class LayoutTable {
     private final ByteView features;
     private final ByteView lookups;
     private final boolean substitutes;
+    private final Optional<Map<Integer, ByteView>> settled;
 
-    private LayoutTable(ByteView table) {
+    private LayoutTable(ByteView table, Optional<Map<Integer, ByteView>> settled) {
         this.table = table;
+        this.settled = settled;
         substitutes = table.table().equals("GSUB");
         features = table.from(table.u16(6));
         lookups = table.from(table.u16(8));
@@ -31,7 +36,16 @@ public final class LayoutTable {
 
     /** {@code table} is named {@code GSUB} or {@code GPOS}. */
     public static LayoutTable of(ByteView table) {
-        return new LayoutTable(table);
+        return new LayoutTable(table, Optional.empty());
+    }
+
+    /** The table as it is at a location of a variable font: the features that hold there, and no variations. */
+    LayoutTable settledAt(Location location) {
+        Map<Integer, ByteView> alternates = new HashMap<>();
+        featureVariations()
+                .map(FeatureVariations::of)
+                .ifPresent(variations -> variations.at(location).forEach(a -> alternates.put(a.feature(), a.table())));
+        return new LayoutTable(table, Optional.of(alternates));
     }
 
     /** The tags of all features, in alphabetical order. */
@@ -62,12 +76,13 @@ public final class LayoutTable {
     }
 
     ByteView feature(int feature) {
-        return features.from(features.u16(6 + 6 * feature));
+        ByteView own = features.from(features.u16(6 + 6 * feature));
+        return settled.map(alternates -> alternates.getOrDefault(feature, own)).orElse(own);
     }
 
     /** FeatureVariations, in tables of version 1.1 that have them. */
     Optional<ByteView> featureVariations() {
-        if (table.u16(2) == 0 || table.u32(10) == 0) {
+        if (settled.isPresent() || table.u16(2) == 0 || table.u32(10) == 0) {
             return Optional.empty();
         }
         return Optional.of(table.from(table.offset32(10)));

@@ -146,7 +146,8 @@ final class ScriptCutter {
                 substitution.u16(number(alternate.feature()));
                 substitution.link32(feature(alternate.table(), table.featureTag(alternate.feature())));
             }
-            block.link32(conditions(variations.conditions(i))).link32(substitution);
+            block.link32(variations.isUnconditional(i) ? null : conditions(variations.conditions(i)));
+            block.link32(substitution);
         }
         return any ? block : null;
     }

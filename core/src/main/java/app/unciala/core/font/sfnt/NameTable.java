@@ -15,17 +15,24 @@ public record NameTable(List<NameRecord> records) {
     public static final int COPYRIGHT = 0;
     public static final int FAMILY = 1;
     public static final int SUBFAMILY = 2;
+    public static final int UNIQUE_ID = 3;
     public static final int FULL_NAME = 4;
     public static final int VERSION = 5;
     public static final int POSTSCRIPT_NAME = 6;
+    public static final int TRADEMARK = 7;
     public static final int MANUFACTURER = 8;
     public static final int DESIGNER = 9;
+    public static final int DESCRIPTION = 10;
+    public static final int VENDOR_URL = 11;
+    public static final int DESIGNER_URL = 12;
     public static final int LICENSE = 13;
     public static final int LICENSE_URL = 14;
     public static final int TYPOGRAPHIC_FAMILY = 16;
     public static final int TYPOGRAPHIC_SUBFAMILY = 17;
+    public static final int COMPATIBLE_FULL_NAME = 18;
     public static final int WWS_FAMILY = 21;
     public static final int WWS_SUBFAMILY = 22;
+    public static final int VARIATIONS_PREFIX = 25;
 
     private static final int MAX_TEXT = 100_000;
     private static final int US_ENGLISH = 0x409;

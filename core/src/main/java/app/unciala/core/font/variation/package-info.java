@@ -1,4 +1,4 @@
-/** Variable fonts: places on their axes, the deltas there, and the static face at one place. */
+/** Variable fonts: places on their axes, and the deltas that hold there. */
 @NullMarked
 package app.unciala.core.font.variation;
 

@@ -4,11 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.CmapWriter;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.subset.SubsetPlan;
+import app.unciala.core.font.subset.Subsetter;
 import app.unciala.core.testing.RealFonts;
+import app.unciala.core.testing.Tool;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,10 +48,7 @@ class OutlineOracleTest {
     @ParameterizedTest
     @MethodSource("fonts")
     void everyGlyphHasTheExtentThatFontToolsGivesIt(Path path) throws Exception {
-        Process python = new ProcessBuilder("/usr/bin/python3", "-c", SCRIPT, path.toString()).start();
-        List<String> expected =
-                new String(python.getInputStream().readAllBytes()).lines().toList();
-        assertThat(python.waitFor()).isZero();
+        List<String> expected = Tool.python(SCRIPT, path).lines().toList();
         Sfnt face = FontReader.read(RealFonts.bytes(path)).faces().get(0);
         Outlines outlines = OutlineReader.read(face);
         assertThat(outlines.numGlyphs()).isEqualTo(expected.size()).isGreaterThan(300);
@@ -99,7 +108,7 @@ class OutlineOracleTest {
     void cff2GivesTheSameOutlinesAsCffAndTheDefaultOfABlend(@TempDir Path folder) throws Exception {
         Path source = RealFonts.in("opentype/cantarell").findFirst().orElseThrow();
         Path built = folder.resolve("cff2.otf");
-        build(BUILD_CFF2, source, built);
+        Tool.python(BUILD_CFF2, source, built);
         Sfnt face = FontReader.read(RealFonts.bytes(built)).faces().get(0);
         assertThat(face.tables()).containsKey("CFF2").doesNotContainKey("CFF ");
         Outlines cff2 = OutlineReader.read(face);
@@ -111,6 +120,38 @@ class OutlineOracleTest {
         }
         assertThat(cff2.outline(200).coordinates()).containsExactly(10, 20, 110, 20, 160, 80);
         assertThat(FaceReport.of(face).variable()).isTrue();
+
+        BitSet kept = new BitSet();
+        kept.set(70, 80);
+        kept.set(264);
+        Sfnt cut = Subsetter.subset(
+                face.with("cmap", mapping()), SubsetPlan.of(kept).withoutHinting());
+        Path written = Files.write(folder.resolve("cut.otf"), FontWriter.write(cut, FontFormat.OTF));
+        List<String> theirs = Tool.python(SCRIPT, written).lines().toList();
+        Outlines left = OutlineReader.read(cut);
+        assertThat(theirs).hasSize(12).hasSize(left.numGlyphs());
+        for (int codePoint : CmapTable.read(cut).codePoints()) {
+            int glyph = CmapTable.read(cut).glyph(codePoint);
+            assertThat(left.outline(glyph).coordinates())
+                    .isEqualTo(cff2.outline(codePoint - 64).coordinates());
+            assertThat(theirs.get(glyph)).isEqualTo(rounded(extent(left.outline(glyph))));
+        }
+        assertThat(cut.require("CFF2").length()).isLessThan(face.require("CFF2").length() / 5);
+    }
+
+    /** The letters, and the blended glyph under U+0108. */
+    private static byte[] mapping() {
+        TreeMap<Integer, Integer> mapping = new TreeMap<>();
+        for (int glyph = 1; glyph <= 200; glyph++) {
+            mapping.put(64 + glyph, glyph);
+        }
+        return CmapWriter.write(mapping);
+    }
+
+    private static String rounded(double[] extent) {
+        return Arrays.stream(extent)
+                .mapToObj(side -> String.valueOf(Math.round(side)))
+                .collect(Collectors.joining(" "));
     }
 
     /** A glyph that ends with the deprecated four operands of endchar: dx dy base accent, in standard codes. */
@@ -132,18 +173,10 @@ class OutlineOracleTest {
     @Test
     void anAccentedLetterIsComposedOfItsParts(@TempDir Path folder) throws Exception {
         Path built = folder.resolve("accent.otf");
-        build(BUILD_ACCENT, built, built);
+        Tool.python(BUILD_ACCENT, built, built);
         Outlines outlines = OutlineReader.read(
                 FontReader.read(RealFonts.bytes(built)).faces().get(0));
         assertThat(outlines.outline(3).coordinates())
                 .containsExactly(0, 0, 300, 700, 600, 0, 210, 720, 260, 820, 310, 720);
-    }
-
-    private static void build(String script, Path source, Path built) throws Exception {
-        Process python = new ProcessBuilder("/usr/bin/python3", "-c", script, source.toString(), built.toString())
-                .redirectErrorStream(true)
-                .start();
-        String said = new String(python.getInputStream().readAllBytes());
-        assertThat(python.waitFor()).as(said).isZero();
     }
 }

@@ -12,7 +12,7 @@ import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.testing.RealFonts;
-import java.io.IOException;
+import app.unciala.core.testing.Tool;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -89,12 +89,8 @@ class SubsetShapingTest {
     }
 
     /** For each glyph set: the cluster, the place with the advance, and the outline at the default of the axes. */
-    private static List<List<Object>> set(Path font, Sfnt face, String variations, String text) throws IOException {
-        Process shape = new ProcessBuilder(
-                        "hb-shape", "--no-glyph-names", "--variations=" + variations, font.toString(), text)
-                .redirectErrorStream(true)
-                .start();
-        String output = new String(shape.getInputStream().readAllBytes());
+    private static List<List<Object>> set(Path font, Sfnt face, String variations, String text) {
+        String output = Tool.shape(font, variations, text);
         Outlines outlines = OutlineReader.read(face);
         List<List<Object>> glyphs = new ArrayList<>();
         Matcher matcher = GLYPH.matcher(output);

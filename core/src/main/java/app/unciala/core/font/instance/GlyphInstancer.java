@@ -1,0 +1,161 @@
+package app.unciala.core.font.instance;
+
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.outline.OutlineReader;
+import app.unciala.core.font.outline.Outlines;
+import app.unciala.core.font.sfnt.CompositeGlyph;
+import app.unciala.core.font.sfnt.CompositeGlyph.Component;
+import app.unciala.core.font.sfnt.GlyfTable;
+import app.unciala.core.font.sfnt.HmtxTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.sfnt.SimpleGlyph;
+import app.unciala.core.font.variation.Location;
+import app.unciala.core.font.variation.MetricsVariation;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Moves the points of all glyphs to where they are at a location, and writes the outlines and metrics they have there. */
+final class GlyphInstancer {
+    private static final int WORDS = 0x0001;
+    private static final int XY_VALUES = 0x0002;
+    private static final int PHANTOMS = 4;
+
+    private final Sfnt face;
+    private final GlyfTable glyf;
+    private final GlyphVariations variations;
+    private final HmtxTable metrics;
+    private final int[] advances;
+    private final double[] origins;
+
+    GlyphInstancer(Sfnt face, Location location) {
+        this.face = face;
+        glyf = GlyfTable.read(face);
+        variations = new GlyphVariations(face.require("gvar"), location);
+        metrics = HmtxTable.read(face);
+        advances = metrics.advances().clone();
+        origins = new double[advances.length];
+        face.table("HVAR").map(MetricsVariation::read).ifPresent(hvar -> {
+            for (int glyph = 0; glyph < advances.length; glyph++) {
+                advances[glyph] += (int) Math.round(hvar.advanceDelta(glyph, location));
+            }
+        });
+    }
+
+    Sfnt run() {
+        List<byte[]> glyphs = new ArrayList<>();
+        for (int glyph = 0; glyph < glyf.numGlyphs(); glyph++) {
+            glyphs.add(glyph(glyph));
+        }
+        Outlines outlines = OutlineReader.read(withGlyphs(glyphs));
+        int[] bearings = new int[advances.length];
+        for (int glyph = 0; glyph < glyphs.size(); glyph++) {
+            byte[] bytes = glyphs.get(glyph);
+            if (bytes.length > 0 && bytes[0] < 0) {
+                putBounds(bytes, outlines.outline(glyph).coordinates());
+            }
+            int xMin = bytes.length == 0 ? 0 : ByteView.of(bytes, "glyf").i16(2);
+            bearings[glyph] =
+                    bytes.length == 0 ? metrics.leftSideBearings()[glyph] : (int) Math.round(xMin - origins[glyph]);
+        }
+        HmtxTable settled = new HmtxTable(advances, bearings);
+        ByteSink hhea = new ByteSink().bytes(face.require("hhea"));
+        hhea.putU16(34, settled.numberOfHMetrics());
+        return withGlyphs(glyphs).with("hmtx", settled.write()).with("hhea", hhea.toArray());
+    }
+
+    private byte[] glyph(int glyph) {
+        ByteView bytes = glyf.glyph(glyph);
+        if (bytes.length() == 0 || bytes.i16(0) == 0) {
+            settlePhantoms(glyph, variations.deltas(glyph, new int[PHANTOMS], new int[PHANTOMS], new int[0]), 0);
+            return new byte[0];
+        }
+        return bytes.i16(0) > 0 ? simple(glyph, SimpleGlyph.read(bytes)) : composite(glyph, bytes);
+    }
+
+    private byte[] simple(int glyph, SimpleGlyph simple) {
+        int count = simple.xs().length;
+        int[] xs = java.util.Arrays.copyOf(simple.xs(), count + PHANTOMS);
+        int[] ys = java.util.Arrays.copyOf(simple.ys(), count + PHANTOMS);
+        GlyphVariations.Deltas deltas = variations.deltas(glyph, xs, ys, simple.contourEnds());
+        settlePhantoms(glyph, deltas, count);
+        int[] movedX = new int[count];
+        int[] movedY = new int[count];
+        for (int i = 0; i < count; i++) {
+            movedX[i] = (int) Math.round(xs[i] + deltas.xs()[i]);
+            movedY[i] = (int) Math.round(ys[i] + deltas.ys()[i]);
+        }
+        SimpleGlyph moved = new SimpleGlyph(
+                simple.contourEnds(), simple.onCurve(), movedX, movedY, simple.instructions(), simple.overlaps());
+        ByteSink out = new ByteSink();
+        moved.write(out, moved.bounds());
+        return out.toArray();
+    }
+
+    private byte[] composite(int glyph, ByteView bytes) {
+        CompositeGlyph read = CompositeGlyph.read(bytes, 10);
+        List<Component> parts = read.components();
+        GlyphVariations.Deltas deltas = variations.deltas(
+                glyph, new int[parts.size() + PHANTOMS], new int[parts.size() + PHANTOMS], new int[0]);
+        settlePhantoms(glyph, deltas, parts.size());
+        ByteSink out = new ByteSink().bytes(bytes.slice(0, 10));
+        int at = 10;
+        for (int i = 0; i < parts.size(); i++) {
+            int flags = bytes.u16(at);
+            int length = CompositeGlyph.recordLength(flags);
+            int head = (flags & WORDS) != 0 ? 8 : 6;
+            if ((flags & XY_VALUES) == 0) {
+                out.bytes(bytes.slice(at, length));
+            } else {
+                out.u16(flags | WORDS).u16(parts.get(i).glyph());
+                out.u16((int) Math.round(parts.get(i).dx() + deltas.xs()[i]));
+                out.u16((int) Math.round(parts.get(i).dy() + deltas.ys()[i]));
+                out.bytes(bytes.slice(at + head, length - head));
+            }
+            at += length;
+        }
+        return out.bytes(bytes.from(at)).toArray();
+    }
+
+    /** The first two phantom points are the origin and the advance; HVAR, where there is one, says the same faster. */
+    private void settlePhantoms(int glyph, GlyphVariations.Deltas deltas, int at) {
+        origins[glyph] = deltas.xs()[at] + originOf(glyph);
+        if (face.table("HVAR").isEmpty()) {
+            advances[glyph] =
+                    Math.max(0, (int) Math.round(metrics.advances()[glyph] + deltas.xs()[at + 1] - deltas.xs()[at]));
+        }
+    }
+
+    private double originOf(int glyph) {
+        ByteView bytes = glyf.glyph(glyph);
+        return bytes.length() == 0 ? 0 : bytes.i16(2) - metrics.leftSideBearings()[glyph];
+    }
+
+    private static void putBounds(byte[] glyph, double[] coordinates) {
+        double[] box = {0, 0, 0, 0};
+        for (int i = 0; i < coordinates.length; i++) {
+            int low = i % 2;
+            box[low] = i < 2 ? coordinates[i] : Math.min(box[low], coordinates[i]);
+            box[low + 2] = i < 2 ? coordinates[i] : Math.max(box[low + 2], coordinates[i]);
+        }
+        for (int i = 0; i < 4; i++) {
+            int side = (int) Math.round(box[i]);
+            glyph[2 + 2 * i] = (byte) (side >> 8);
+            glyph[3 + 2 * i] = (byte) side;
+        }
+    }
+
+    private Sfnt withGlyphs(List<byte[]> glyphs) {
+        ByteSink data = new ByteSink(1 << 16);
+        ByteSink loca = new ByteSink().u32(0);
+        for (byte[] glyph : glyphs) {
+            data.bytes(glyph).pad4();
+            loca.u32(data.size());
+        }
+        ByteSink head = new ByteSink().bytes(face.require("head"));
+        head.putU16(50, 1);
+        return face.with("glyf", data.size() == 0 ? new byte[4] : data.toArray())
+                .with("loca", loca.toArray())
+                .with("head", head.toArray());
+    }
+}

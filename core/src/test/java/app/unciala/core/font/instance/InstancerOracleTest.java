@@ -1,0 +1,107 @@
+package app.unciala.core.font.instance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.unciala.core.face.FaceIdentifier;
+import app.unciala.core.face.FaceIdentity;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.core.face.StaticFaces;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.testing.RealFonts;
+import app.unciala.core.testing.Tool;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Static faces against those that fontTools makes, and against HarfBuzz setting text in the variable font. */
+class InstancerOracleTest {
+    /** Prints every difference in points, components, metrics and font-wide values. */
+    private static final String COMPARE = """
+            import io, sys
+            from fontTools.ttLib import TTFont
+            from fontTools.varLib import instancer
+            source = TTFont(sys.argv[1])
+            at = dict((tag, float(value)) for tag, value in (pair.split('=') for pair in sys.argv[2].split(',')))
+            for axis in source['fvar'].axes: at.setdefault(axis.axisTag, axis.defaultValue)
+            written = io.BytesIO(); instancer.instantiateVariableFont(source, at).save(written)
+            theirs = TTFont(written)
+            ours = TTFont(sys.argv[3])
+            def glyph(font, name):
+                g = font['glyf'][name]
+                if g.isComposite():
+                    return [(c.glyphName, c.x, c.y) for c in g.components if hasattr(c, 'x')]
+                return list(g.coordinates) if g.numberOfContours else []
+            for name in theirs.getGlyphOrder():
+                if glyph(theirs, name) != glyph(ours, name): print(name, glyph(theirs, name), glyph(ours, name))
+                (advance, bearing), (width, side) = theirs['hmtx'][name], ours['hmtx'][name]
+                # The bearing of a composite comes from points that fontTools has not rounded yet.
+                slack = 1 if theirs['glyf'][name].isComposite() else 0
+                if advance != width or abs(bearing - side) > slack: print(name, advance, bearing, width, side)
+            for tag, fields in (('OS/2', ['sTypoAscender', 'sTypoDescender', 'sxHeight', 'sCapHeight', 'yStrikeoutSize',
+                                          'yStrikeoutPosition', 'usWeightClass', 'usWidthClass']),
+                                ('hhea', ['ascent', 'descent', 'advanceWidthMax'][:2]),
+                                ('post', ['italicAngle', 'underlinePosition', 'underlineThickness'])):
+                for field in fields:
+                    a, b = getattr(theirs[tag], field), getattr(ours[tag], field)
+                    if a != b: print(tag, field, a, b)
+            print('glyphs', len(theirs.getGlyphOrder()))
+            """;
+
+    @TempDir
+    Path folder;
+
+    @ParameterizedTest
+    @CsvSource({
+        "Inter.var.ttf, 'wght=650,slnt=-6', 650, OBLIQUE, Weight 650 Oblique",
+        "Inter.var.ttf, 'wght=100', 100, UPRIGHT, Thin",
+        "Inter-roman.var.ttf, 'wght=700', 700, UPRIGHT, Bold",
+        "InterDisplay-italic.var.ttf, 'wght=543', 543, ITALIC, Weight 543 Italic"
+    })
+    void theStaticFaceIsTheOneThatFontToolsMakes(String name, String at, double weight, Slope slope, String label)
+            throws Exception {
+        Path source = RealFonts.named(name);
+        Map<String, Double> values = new LinkedHashMap<>();
+        for (String pair : at.split(",")) {
+            values.put(pair.substring(0, 4), Double.parseDouble(pair.substring(5)));
+        }
+        Sfnt settled = StaticFaces.at(face(source), values);
+        Path ours = Files.write(folder.resolve("static.ttf"), FontWriter.write(settled, FontFormat.TTF));
+        assertThat(Tool.python(COMPARE, source, at, ours)).matches("glyphs \\d{4}\n");
+        for (String text : new String[] {"AVATAR -> To 3x4 (fi) Ťž", "10:30 ½ Широкая Ζώα"}) {
+            assertThat(Tool.shape(ours, "", text)).isEqualTo(Tool.shape(source, at, text));
+        }
+        FaceIdentity identity = FaceIdentifier.identify(settled);
+        assertThat(identity.slot()).isEqualTo(Slot.of(weight, 100, slope));
+        assertThat(identity.subfamily()).isEqualTo(label);
+        assertThat(identity.conflicts()).isEmpty();
+        assertThat(settled.tables()).doesNotContainKeys("fvar", "gvar", "avar", "HVAR", "MVAR", "STAT");
+        assertThat(Tool.run("fc-scan", "--format", "%{variable} %{index}", ours))
+                .isEqualTo("False 0");
+    }
+
+    @Test
+    void aPlaceOutsideTheAxesAndAStaticFontAreRefused() {
+        Sfnt inter = face(RealFonts.named("Inter.var.ttf"));
+        assertThatThrownBy(() -> StaticFaces.at(inter, Map.of("wght", 950.0)))
+                .isInstanceOf(FontException.class)
+                .hasMessageContaining("wght from 100");
+        assertThatThrownBy(() -> StaticFaces.at(inter, Map.of("opsz", 12.0))).hasMessageContaining("no axis opsz");
+        Sfnt fixed = face(RealFonts.named("DejaVuSans.ttf"));
+        assertThatThrownBy(() -> StaticFaces.at(fixed, Map.of("wght", 500.0))).hasMessageContaining("not variable");
+    }
+
+    private static Sfnt face(Path path) {
+        return FontReader.read(RealFonts.bytes(path)).faces().get(0);
+    }
+}

@@ -1,0 +1,47 @@
+package app.unciala.core.testing;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Programs that Debian packages installed, as independent readers and writers of fonts; for tests only. */
+public final class Tool {
+    private Tool() {}
+
+    /** Runs a program and returns what it printed; one that fails fails the test with what it said. */
+    public static String run(Object... command) {
+        List<String> words = new ArrayList<>();
+        for (Object word : command) {
+            words.add(word.toString());
+        }
+        try {
+            Process process =
+                    new ProcessBuilder(words).redirectErrorStream(true).start();
+            String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            if (process.waitFor() != 0) {
+                throw new AssertionError(words.get(0) + " failed: " + said);
+            }
+            return said;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new AssertionError(words.get(0) + " was interrupted", e);
+        }
+    }
+
+    /** Runs a script in the Python that has Debian's fontTools. */
+    public static String python(String script, Object... arguments) {
+        List<Object> command = new ArrayList<>(List.of("/usr/bin/python3", "-W", "ignore", "-c", script));
+        command.addAll(List.of(arguments));
+        return run(command.toArray());
+    }
+
+    /** What HarfBuzz sets of a text: glyph numbers with clusters, places and advances. */
+    public static String shape(Path font, String variations, String text) {
+        return run("hb-shape", "--no-glyph-names", "--variations=" + variations, font, text);
+    }
+}
