@@ -133,8 +133,12 @@ public final class ByteView {
     }
 
     private void check(int at, int size) {
-        if (at < 0 || size < 0 || (long) at + size > length) {
-            throw new FontException(table, at, "needs " + size + " bytes here, but ends at " + length);
+        if (at < 0 || size < 0 || at > length - size) {
+            throw tooShort(at, size);
         }
+    }
+
+    private FontException tooShort(int at, int size) {
+        return new FontException(table, at, "needs " + size + " bytes here, but ends at " + length);
     }
 }

@@ -2,9 +2,28 @@ package app.unciala.core.font.cff;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import org.jspecify.annotations.Nullable;
 
-/** An INDEX (Technical Note 5176, section 5): objects of any length, found by number; {@code end} is where it ends. */
-record CffIndex(ByteView table, int count, int offSize, int offsetsAt, int dataAt, int end) {
+/** An INDEX (Technical Note 5176, section 5): objects of any length, found by number. Not for several threads. */
+final class CffIndex {
+    private final ByteView table;
+    private final int count;
+    private final int offSize;
+    private final int offsetsAt;
+    private final int dataAt;
+    private final int end;
+    /** Subroutines are asked for again and again. */
+    private @Nullable ByteView @Nullable [] known;
+
+    private CffIndex(ByteView table, int count, int offSize, int offsetsAt, int dataAt, int end) {
+        this.table = table;
+        this.count = count;
+        this.offSize = offSize;
+        this.offsetsAt = offsetsAt;
+        this.dataAt = dataAt;
+        this.end = end;
+    }
+
     /** Of the original table, whose counts are 16 bits wide. */
     static CffIndex read(ByteView table, int at) {
         return read(table, at, 2, table.u16(at));
@@ -31,6 +50,32 @@ record CffIndex(ByteView table, int count, int offSize, int offsetsAt, int dataA
         int dataAt = at + 3 + Math.multiplyExact(count + 1, offSize) - 1;
         CffIndex index = new CffIndex(table, count, offSize, at + 3, dataAt, 0);
         return new CffIndex(table, count, offSize, at + 3, dataAt, dataAt + index.offset(count));
+    }
+
+    ByteView table() {
+        return table;
+    }
+
+    int count() {
+        return count;
+    }
+
+    /** Where the INDEX ends in its table. */
+    int end() {
+        return end;
+    }
+
+    /** The object, kept for the next time. */
+    ByteView again(int i) {
+        if (known == null) {
+            known = new ByteView[count];
+        }
+        if (i < 0 || i >= count || known[i] == null) {
+            ByteView object = get(i);
+            known[i] = object;
+            return object;
+        }
+        return known[i];
     }
 
     ByteView get(int i) {

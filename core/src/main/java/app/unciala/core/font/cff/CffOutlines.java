@@ -1,15 +1,17 @@
 package app.unciala.core.font.cff;
 
 import app.unciala.core.font.ByteView;
-import app.unciala.core.font.outline.Outline;
+import app.unciala.core.font.outline.GlyphPoints;
 import app.unciala.core.font.outline.Outlines;
 
-/** The outlines of a {@code CFF } or {@code CFF2} table; of variable ones, the default. */
+/** The outlines of a {@code CFF } or {@code CFF2} table; of variable ones, the default. Not for several threads. */
 public final class CffOutlines implements Outlines {
     private final CffFont font;
+    private final CharStringRun run;
 
     private CffOutlines(CffFont font) {
         this.font = font;
+        run = new CharStringRun(font.charStrings(), font.globalSubrs(), font.regionCounts(), font.charset());
     }
 
     /**
@@ -27,25 +29,19 @@ public final class CffOutlines implements Outlines {
     }
 
     @Override
-    public Outline outline(int glyph) {
-        return run(glyph).outline();
+    public void points(int glyph, GlyphPoints points) {
+        points.clear();
+        run(glyph, points);
     }
 
     /** The letter and the accent that an old kind of accented glyph is composed of; mostly none. */
     public int[] parts(int glyph) {
-        return run(glyph).parts();
+        return run(glyph, new GlyphPoints()).parts();
     }
 
-    private CharStringRun run(int glyph) {
+    private CharStringRun run(int glyph, GlyphPoints points) {
         int dict = font.fontDictOf(glyph);
-        CharStringRun run = new CharStringRun(
-                font.charStrings(),
-                font.globalSubrs(),
-                font.localSubrs(dict),
-                font.regionCounts(),
-                font.deltaSet(dict),
-                font.charset());
-        run.run(glyph);
+        run.run(glyph, font.localSubrs(dict), font.deltaSet(dict), points);
         return run;
     }
 }

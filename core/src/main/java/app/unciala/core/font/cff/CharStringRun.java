@@ -2,27 +2,28 @@ package app.unciala.core.font.cff;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
-import app.unciala.core.font.outline.Outline;
+import app.unciala.core.font.outline.GlyphPoints;
 import java.util.Optional;
 import java.util.function.DoubleBinaryOperator;
 
 /**
- * One run of a Type 2 (Technical Note 5177) or CFF2 charstring, bounded in depth, stack and steps. CFF2 adds blends,
+ * Runs Type 2 (Technical Note 5177) or CFF2 charstrings, one at a time, bounded in depth, stack and steps. CFF2 adds blends,
  * of which the default is taken, and has neither widths nor {@code endchar}.
  */
 final class CharStringRun {
+    private static final int[] NONE = {};
     private static final int MAX_DEPTH = 10;
     private static final int MAX_STACK = 513;
     private static final int MAX_STEPS = 2_000_000;
 
     private final CffIndex charStrings;
     private final CffIndex globalSubrs;
-    private final CffIndex localSubrs;
     private final Optional<int[]> regionCounts;
     private final CffCharset charset;
-    private final Outline outline = new Outline();
     private final double[] stack = new double[MAX_STACK];
     private final double[] storage = new double[32];
+    private CffIndex localSubrs;
+    private GlyphPoints points = new GlyphPoints();
     private int size;
     private double x;
     private double y;
@@ -32,31 +33,38 @@ final class CharStringRun {
     private int steps;
     private int deltaSet;
     private int accents;
-    private int[] parts = {};
+    private int[] parts = NONE;
+    private boolean fractions;
 
     /** {@code regionCounts} of the variation store are there for CFF2 only. */
-    CharStringRun(
-            CffIndex charStrings,
-            CffIndex globalSubrs,
-            CffIndex localSubrs,
-            Optional<int[]> regionCounts,
-            int deltaSet,
-            CffCharset charset) {
-        this.charset = charset;
-        this.deltaSet = deltaSet;
-        this.regionCounts = regionCounts;
-        widthTaken = regionCounts.isPresent();
+    CharStringRun(CffIndex charStrings, CffIndex globalSubrs, Optional<int[]> regionCounts, CffCharset charset) {
         this.charStrings = charStrings;
         this.globalSubrs = globalSubrs;
+        this.regionCounts = regionCounts;
+        this.charset = charset;
+        localSubrs = globalSubrs;
+    }
+
+    /** Draws a glyph into {@code points}; {@code deltaSet} is the one it blends with until it names another. */
+    void run(int glyph, CffIndex localSubrs, int deltaSet, GlyphPoints points) {
         this.localSubrs = localSubrs;
-    }
-
-    void run(int glyph) {
+        this.deltaSet = deltaSet;
+        this.points = points;
+        size = 0;
+        x = 0;
+        y = 0;
+        hints = 0;
+        widthTaken = regionCounts.isPresent();
+        ended = false;
+        steps = 0;
+        accents = 0;
+        parts = NONE;
+        fractions = false;
         execute(charStrings.get(glyph), 0);
-    }
-
-    Outline outline() {
-        return outline;
+        points.endContour();
+        if (fractions) {
+            points.markFractions();
+        }
     }
 
     /** The glyphs that this one is composed of, by the deprecated form of {@code endchar}. */
@@ -74,43 +82,58 @@ final class CharStringRun {
                 throw new FontException("CFF ", -1, "has a charstring that takes too many steps");
             }
             int b = code.u8(at++);
-            if (b == 28) {
-                push(code.i16(at));
-                at += 2;
-            } else if (b >= 32 && b <= 246) {
-                push(b - 139);
-            } else if (b >= 247 && b <= 250) {
-                push((b - 247) * 256 + code.u8(at++) + 108);
-            } else if (b >= 251 && b <= 254) {
-                push(-(b - 251) * 256 - code.u8(at++) - 108);
-            } else if (b == 255) {
-                push(code.fixed(at));
-                at += 4;
-            } else if (b == 11) {
-                return;
-            } else if (b == 10) {
-                execute(subroutine(localSubrs), depth + 1);
-            } else if (b == 29) {
-                execute(subroutine(globalSubrs), depth + 1);
-            } else if (b == 19 || b == 20) {
-                stems();
-                at += hints + 7 >> 3;
-            } else if (b == 16 && regionCounts.isPresent()) {
-                blend();
-            } else if (b == 12) {
-                escape(code.u8(at++));
-            } else {
-                operator(b);
+            if (b >= 32) {
+                at = number(code, b, at);
+                continue;
+            }
+            switch (b) {
+                case 28 -> {
+                    push(code.i16(at));
+                    at += 2;
+                }
+                case 11 -> {
+                    return;
+                }
+                case 10 -> execute(subroutine(localSubrs), depth + 1);
+                case 29 -> execute(subroutine(globalSubrs), depth + 1);
+                case 19, 20 -> {
+                    stems();
+                    at += hints + 7 >> 3;
+                }
+                case 12 -> escape(code.u8(at++));
+                default -> operator(b);
             }
         }
     }
 
+    private int number(ByteView code, int b, int at) {
+        if (b <= 246) {
+            push(b - 139);
+            return at;
+        }
+        if (b <= 250) {
+            push((b - 247) * 256 + code.u8(at) + 108);
+            return at + 1;
+        }
+        if (b <= 254) {
+            push(-(b - 251) * 256 - code.u8(at) - 108);
+            return at + 1;
+        }
+        push(code.fixed(at));
+        fractions = true;
+        return at + 4;
+    }
+
     private ByteView subroutine(CffIndex subrs) {
         int bias = subrs.count() < 1240 ? 107 : subrs.count() < 33900 ? 1131 : 32768;
-        return subrs.get((int) pop() + bias);
+        return subrs.again((int) pop() + bias);
     }
 
     private void operator(int b) {
+        if (b == 16 && regionCounts.isPresent()) {
+            blend();
+            return;
+        }
         switch (b) {
             case 1, 3, 18, 23 -> stems();
             case 4 -> {
@@ -215,13 +238,14 @@ final class CharStringRun {
     private void move(double dx, double dy) {
         x += dx;
         y += dy;
-        outline.moveTo(x, y);
+        points.endContour();
+        points.add(x, y, GlyphPoints.ON);
     }
 
     private void line(double dx, double dy) {
         x += dx;
         y += dy;
-        outline.lineTo(x, y);
+        points.add(x, y, GlyphPoints.ON);
     }
 
     private void curve(double dx1, double dy1, double dx2, double dy2, double dx3, double dy3) {
@@ -231,7 +255,9 @@ final class CharStringRun {
         double y2 = y1 + dy2;
         x = x2 + dx3;
         y = y2 + dy3;
-        outline.curveTo(x1, y1, x2, y2, x, y);
+        points.add(x1, y1, GlyphPoints.CUBIC);
+        points.add(x2, y2, GlyphPoints.CUBIC);
+        points.add(x, y, GlyphPoints.ON);
     }
 
     private void lines(int from, int to) {
@@ -280,6 +306,7 @@ final class CharStringRun {
     }
 
     private void escape(int b) {
+        fractions = fractions || b == 12 || b == 23 || b == 24 || b == 26;
         switch (b) {
             case 34, 35, 36, 37 -> {
                 flex(b);

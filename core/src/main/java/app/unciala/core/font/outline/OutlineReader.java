@@ -27,8 +27,8 @@ public final class OutlineReader {
             }
 
             @Override
-            public Outline outline(int glyph) {
-                return new Outline();
+            public void points(int glyph, GlyphPoints points) {
+                points.clear();
             }
         };
     }

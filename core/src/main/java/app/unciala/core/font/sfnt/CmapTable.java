@@ -40,6 +40,16 @@ public final class CmapTable {
         return size;
     }
 
+    /** The code point at a place in ascending order. */
+    public int codePoint(int i) {
+        return codePoints[i];
+    }
+
+    /** The glyph of the code point at a place in ascending order. */
+    public int glyphAt(int i) {
+        return glyphs[i];
+    }
+
     /** The glyph for a code point, or 0 when there is none. */
     public int glyph(int codePoint) {
         int at = Arrays.binarySearch(codePoints, 0, size, codePoint);

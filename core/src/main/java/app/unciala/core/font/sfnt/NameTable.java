@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** {@code name}: the font's names and license texts, in the languages it has them. */
@@ -34,6 +35,7 @@ public record NameTable(List<NameRecord> records) {
     public static final int WWS_SUBFAMILY = 22;
     public static final int VARIATIONS_PREFIX = 25;
 
+    private static final Pattern CONTROLS = Pattern.compile("[\\p{Cc}&&[^\n\t]]");
     private static final int MAX_TEXT = 100_000;
     private static final int US_ENGLISH = 0x409;
 
@@ -108,6 +110,11 @@ public record NameTable(List<NameRecord> records) {
     }
 
     private static String clean(String text) {
-        return text.replaceAll("[\\p{Cc}&&[^\n\t]]", "").strip();
+        for (int i = 0; i < text.length(); i++) {
+            if (Character.isISOControl(text.charAt(i))) {
+                return CONTROLS.matcher(text).replaceAll("").strip();
+            }
+        }
+        return text.strip();
     }
 }

@@ -2,7 +2,6 @@ package app.unciala.core.font.sfnt;
 
 import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
-import app.unciala.core.font.FontException;
 
 /**
  * A glyph with contours of its own: absolute points in font units, the index of each contour's last point, and its
@@ -18,60 +17,11 @@ public record SimpleGlyph(
     private static final int Y_SAME_OR_POSITIVE = 0x20;
     private static final int OVERLAP_SIMPLE = 0x40;
 
-    /** Reads the glyph description after its header of ten bytes. */
+    /** Reads the glyph whose description, header and all, the view holds. */
     public static SimpleGlyph read(ByteView glyph) {
-        int contours = glyph.i16(0);
-        int[] ends = new int[contours];
-        int at = 10;
-        int last = -1;
-        for (int i = 0; i < contours; i++, at += 2) {
-            ends[i] = glyph.u16(at);
-            if (ends[i] < last) {
-                throw new FontException("glyf", at, "has a contour that ends before it begins");
-            }
-            last = ends[i];
-        }
-        int points = last + 1;
-        int instructionLength = glyph.u16(at);
-        byte[] instructions = glyph.slice(at + 2, instructionLength).toArray();
-        at += 2 + instructionLength;
-        byte[] flags = new byte[points];
-        for (int i = 0; i < points; ) {
-            int flag = glyph.u8(at++);
-            int times = 1;
-            if ((flag & REPEAT) != 0) {
-                times += glyph.u8(at++);
-            }
-            for (; times > 0 && i < points; times--) {
-                flags[i++] = (byte) flag;
-            }
-        }
-        int[] xs = new int[points];
-        at = readCoordinates(glyph, at, flags, xs, X_SHORT, X_SAME_OR_POSITIVE);
-        int[] ys = new int[points];
-        readCoordinates(glyph, at, flags, ys, Y_SHORT, Y_SAME_OR_POSITIVE);
-        boolean[] onCurve = new boolean[points];
-        for (int i = 0; i < points; i++) {
-            onCurve[i] = (flags[i] & ON_CURVE) != 0;
-        }
-        boolean overlaps = points > 0 && (flags[0] & OVERLAP_SIMPLE) != 0;
-        return new SimpleGlyph(ends, onCurve, xs, ys, instructions, overlaps);
-    }
-
-    private static int readCoordinates(
-            ByteView glyph, int at, byte[] flags, int[] out, int isShort, int sameOrPositive) {
-        int value = 0;
-        for (int i = 0; i < out.length; i++) {
-            if ((flags[i] & isShort) != 0) {
-                int delta = glyph.u8(at++);
-                value += (flags[i] & sameOrPositive) != 0 ? delta : -delta;
-            } else if ((flags[i] & sameOrPositive) == 0) {
-                value += glyph.i16(at);
-                at += 2;
-            }
-            out[i] = (short) value;
-        }
-        return at;
+        GlyphPointReader reader = new GlyphPointReader();
+        reader.read(glyph);
+        return reader.toGlyph(glyph);
     }
 
     /** xMin, yMin, xMax, yMax over all points, in font units; zeros when there are none. */
