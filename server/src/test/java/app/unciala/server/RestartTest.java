@@ -2,6 +2,7 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
@@ -9,6 +10,9 @@ import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -59,6 +63,44 @@ class RestartTest {
         assertThat(families).hasSize(1);
         String sha256 = families.get(0).get("files").get(0).get("sha256").asString();
         assertThat(after.get("/api/files/" + sha256).bytes()).isEqualTo(Samples.font("Wendlow-Regular.ttf"));
+    }
+
+    @Test
+    void drawingsDigestedByAnOlderVersionAreDigestedAnew() throws Exception {
+        start();
+        Caller caller = signIn();
+        byte[] held = Samples.font("Wendlow-Regular.ttf");
+        JsonNode first = caller.takeIn(Map.of("kept.ttf", held));
+        caller.send("POST", "/api/intakes/" + first.get("summary").get("id").asString() + "/accept", Map.of());
+        byte[] again = held.clone();
+        again[again.length - 1] ^= 1;
+        String open = caller.takeIn(Map.of("again.ttf", again))
+                .get("summary")
+                .get("id")
+                .asString();
+        String verdict = verdict(caller, open);
+        process.destroyForcibly().waitFor();
+        try (Connection database = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("unciala"), "unciala", "");
+                Statement statement = database.createStatement()) {
+            assertThat(statement.executeUpdate("update face_file set drawing = 'old', drawing_version = 1"))
+                    .isEqualTo(1);
+            statement.executeUpdate("update intake_item set drawing_version = 1, facts = regexp_replace(facts, "
+                    + "'\"drawing\":\"[0-9a-f]+\"', '\"drawing\":\"older\"')");
+        }
+        start();
+        Caller after = signIn();
+        JsonNode file = after.get("/api/families")
+                .json()
+                .get("items")
+                .get(0)
+                .get("files")
+                .get(0);
+        assertThat(file.get("drawing").asString()).isEqualTo(DrawingDigest.of(held));
+        assertThat(verdict(after, open)).isEqualTo(verdict).contains("drawing");
+    }
+
+    private static String verdict(Caller caller, String intake) {
+        return caller.get("/api/intakes/" + intake).json().get("rows").get(0).toString();
     }
 
     private void start() throws IOException {

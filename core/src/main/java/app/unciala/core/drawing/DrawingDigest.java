@@ -1,7 +1,9 @@
 package app.unciala.core.drawing;
 
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.FontReader;
 import app.unciala.core.font.outline.GlyphPoints;
+import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HeadTable;
@@ -41,6 +43,16 @@ public final class DrawingDigest {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }
+    }
+
+    /**
+     * Digests the only, or the first, face of a font file.
+     *
+     * @throws FontException if the file is no font, or an outline is damaged
+     */
+    public static String of(byte[] file) {
+        Sfnt face = FontReader.read(file).faces().get(0);
+        return of(face, CmapTable.read(face), OutlineReader.read(face));
     }
 
     /**

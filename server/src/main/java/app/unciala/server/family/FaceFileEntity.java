@@ -1,5 +1,6 @@
 package app.unciala.server.family;
 
+import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.face.Range;
@@ -48,6 +49,7 @@ class FaceFileEntity {
     private Slope slope = Slope.UPRIGHT;
 
     private String drawing = "";
+    private int drawingVersion;
     private int glyphs;
     private int codePoints;
     private String fontVersion = "";
@@ -78,7 +80,7 @@ class FaceFileEntity {
         slope = file.slot().slope();
         FaceReport report = file.report();
         subfamily = cut(report.identity().subfamily(), 300);
-        drawing = report.drawing();
+        redraw(report.drawing());
         glyphs = report.glyphs();
         codePoints = report.codePoints().length;
         fontVersion = cut(report.version(), 500);
@@ -97,6 +99,12 @@ class FaceFileEntity {
 
     private static String cut(String text, int length) {
         return text.length() > length ? text.substring(0, length) : text;
+    }
+
+    /** Records the digest of the drawing as the current version of it computes it. */
+    final void redraw(String digest) {
+        drawing = digest;
+        drawingVersion = DrawingDigest.VERSION;
     }
 
     String id() {

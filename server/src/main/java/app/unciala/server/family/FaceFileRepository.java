@@ -8,5 +8,7 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
 
     List<FaceFileEntity> findBySha256(String sha256);
 
+    List<FaceFileEntity> findByDrawingVersionLessThan(int version);
+
     List<FaceFileEntity> findByDrawing(String drawing);
 }

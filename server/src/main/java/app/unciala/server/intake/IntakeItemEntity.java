@@ -1,5 +1,6 @@
 package app.unciala.server.intake;
 
+import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.face.Evidence;
 import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
@@ -34,6 +35,7 @@ class IntakeItemEntity {
 
     private String reason = "";
     private String facts = "";
+    private int drawingVersion = DrawingDigest.VERSION;
     private String family = "";
     private double weightMin = 400;
     private double weightMax = 400;
@@ -60,6 +62,11 @@ class IntakeItemEntity {
             List<Evidence> evidence,
             List<String> notes) {
         static final Facts NONE = new Facts(FontFormat.TTF, "", "", 0, 0, "", "", "", List.of(), List.of());
+
+        Facts withDrawing(String digest) {
+            return new Facts(
+                    format, subfamily, digest, glyphs, codePoints, version, embedding, license, evidence, notes);
+        }
 
         static Facts of(ReadFile.Font font) {
             return new Facts(
@@ -90,6 +97,16 @@ class IntakeItemEntity {
             family = cut(font.report().identity().family(), 300);
             place(font.slot());
         });
+    }
+
+    /** Records the digest of the drawing as the current version of it computes it. */
+    void redraw(String digest) {
+        facts = Json.write(facts().withDrawing(digest));
+        drawingVersion = DrawingDigest.VERSION;
+    }
+
+    int drawingVersion() {
+        return drawingVersion;
     }
 
     static IntakeItemEntity refused(String id, String intakeId, int position, String path, long bytes, String reason) {

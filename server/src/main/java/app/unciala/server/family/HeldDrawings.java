@@ -1,0 +1,38 @@
+package app.unciala.server.family;
+
+import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.server.storage.FileStore;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** After an upgrade that changed how drawings are digested, digests the held files anew from their bytes. */
+@Component
+@Order(0)
+class HeldDrawings implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(HeldDrawings.class);
+
+    private final FaceFileRepository files;
+    private final FileStore store;
+
+    HeldDrawings(FaceFileRepository files, FileStore store) {
+        this.files = files;
+        this.store = store;
+    }
+
+    @Override
+    @Transactional
+    public void run(ApplicationArguments args) {
+        for (FaceFileEntity file : files.findByDrawingVersionLessThan(DrawingDigest.VERSION)) {
+            try {
+                file.redraw(DrawingDigest.of(store.get(file.sha256())));
+            } catch (RuntimeException e) {
+                LOG.warn("The drawing of {} cannot be read again: {}", file.fileName(), e.getMessage());
+            }
+        }
+    }
+}
