@@ -1,23 +1,32 @@
 package app.unciala.cli;
 
+import app.unciala.core.drawing.Likeness;
+import app.unciala.core.face.FaceDifference;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.Sfnt;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** Says in what two faces differ; the exit code is 0 when they share a drawing. */
+/** Says in what two faces differ, a line for each thing; the exit code is 0 when they share a drawing. */
 @Command(name = "compare", description = "Says in what two font files differ.")
 final class CompareCommand implements Callable<Integer> {
+    private static final int LISTED = 40;
+    private static final int LONGEST = 100;
+
     @Spec
     private CommandSpec spec;
 
@@ -29,46 +38,64 @@ final class CompareCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        FaceReport a = read(one);
-        FaceReport b = read(other);
+        Sfnt a = read(one);
+        Sfnt b = read(other);
+        FaceDifference difference = FaceDifference.of(a, FaceReport.of(a), b, FaceReport.of(b));
         PrintWriter out = spec.commandLine().getOut();
-        boolean same = a.drawing().equals(b.drawing());
-        out.println(same ? "same drawing" : "different drawings");
-        row(out, "family", a.identity().family(), b.identity().family());
-        row(out, "slot", a.identity().slot().label(), b.identity().slot().label());
-        row(out, "version", a.version(), b.version());
-        row(out, "glyphs", String.valueOf(a.glyphs()), String.valueOf(b.glyphs()));
-        row(out, "embedding", a.embedding().words(), b.embedding().words());
-        characters(out, "characters lost", a.codePoints(), b.codePoints());
-        characters(out, "characters added", b.codePoints(), a.codePoints());
+        out.println(difference.sameDrawing() ? "same drawing" : "different drawings");
+        out.println(String.format(Locale.ROOT, "likeness: %.3f", difference.likeness()));
+        difference
+                .facts()
+                .forEach((what, said) -> out.println(what + ": " + brief(said.one()) + " | " + brief(said.other())));
+        list(out, "characters lost", characters(difference.lost()));
+        list(out, "characters added", characters(difference.added()));
+        list(
+                out,
+                "glyphs changed",
+                difference.changed().stream().map(CompareCommand::changed).toList());
+        list(
+                out,
+                "kerning changed",
+                difference.kerning().stream()
+                        .map(pair -> pair.letters() + " " + pair.one() + "→" + pair.other())
+                        .toList());
+        list(out, "features lost", List.copyOf(difference.featuresLost()));
+        list(out, "features added", List.copyOf(difference.featuresAdded()));
         out.flush();
-        return same ? 0 : 1;
+        return difference.sameDrawing() ? 0 : 1;
     }
 
-    private static FaceReport read(Path file) throws IOException {
+    private static Sfnt read(Path file) throws IOException {
         try {
-            return FaceReport.of(
-                    FontReader.read(Files.readAllBytes(file)).faces().get(0));
+            return FontReader.read(Files.readAllBytes(file)).faces().get(0);
         } catch (FontException e) {
             throw new IOException(file + ": " + e.getMessage(), e);
         }
     }
 
-    private static void row(PrintWriter out, String what, String a, String b) {
-        if (!a.equals(b)) {
-            out.println(what + ": " + a + " | " + b);
-        }
+    private static List<String> characters(int[] codePoints) {
+        return IntStream.of(codePoints).mapToObj(CompareCommand::character).toList();
     }
 
-    private static void characters(PrintWriter out, String what, int[] in, int[] notIn) {
-        int[] found = IntStream.of(in)
-                .filter(codePoint -> Arrays.binarySearch(notIn, codePoint) < 0)
-                .toArray();
-        if (found.length > 0) {
-            StringBuilder list = new StringBuilder();
-            IntStream.of(found).limit(40).forEach(codePoint -> list.append(String.format(" U+%04X", codePoint)));
-            out.println(what + ": " + found.length + " (" + list.toString().strip() + (found.length > 40 ? " …" : "")
-                    + ")");
+    private static String character(int codePoint) {
+        return String.format("U+%04X", codePoint);
+    }
+
+    private static String changed(Likeness.Changed changed) {
+        return character(changed.codePoint()) + String.format(Locale.ROOT, " %.2f", changed.alike());
+    }
+
+    private static String brief(String text) {
+        String line = text.replaceAll("\\s+", " ");
+        return line.length() > LONGEST ? line.substring(0, LONGEST) + "…" : line;
+    }
+
+    private static void list(PrintWriter out, String what, List<String> items) {
+        if (!items.isEmpty()) {
+            Stream<String> shown = items.stream().limit(LISTED);
+            Stream<String> more = items.size() > LISTED ? Stream.of("…") : Stream.empty();
+            out.println(what + ": " + items.size() + " ("
+                    + Stream.concat(shown, more).collect(Collectors.joining(", ")) + ")");
         }
     }
 }

@@ -9,6 +9,7 @@ import app.unciala.core.font.sfnt.FvarTable.Axis;
 import com.google.common.hash.Hashing;
 import java.io.StringWriter;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
@@ -18,9 +19,16 @@ import tools.jackson.core.json.JsonFactory;
 final class FaceJson {
     private static final JsonFactory FACTORY = new JsonFactory();
 
-    private FaceJson() {}
+    private final boolean details;
+    private final List<String> languages;
 
-    static String line(Path file, FontFormat format, byte[] bytes, FaceReport report) {
+    /** {@code languages} are those to say the lacking characters of. */
+    FaceJson(boolean details, List<String> languages) {
+        this.details = details;
+        this.languages = languages;
+    }
+
+    String line(Path file, FontFormat format, byte[] bytes, FaceReport report) {
         StringWriter text = new StringWriter();
         FaceIdentity identity = report.identity();
         try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), text)) {
@@ -61,6 +69,12 @@ final class FaceJson {
                 json.writeEndObject();
             }
             json.writeEndArray();
+            if (details) {
+                DetailsJson.write(json, report);
+            }
+            if (!languages.isEmpty()) {
+                DetailsJson.writeLacking(json, report, languages);
+            }
             json.writeEndObject();
         }
         return text.toString();
@@ -78,7 +92,7 @@ final class FaceJson {
     }
 
     /** A static face's value, or [min, max] of a variable one. */
-    private static void range(JsonGenerator json, String name, Range range) {
+    static void range(JsonGenerator json, String name, Range range) {
         json.writeName(name);
         if (range.isSingle()) {
             number(json, range.min());
@@ -90,7 +104,7 @@ final class FaceJson {
         }
     }
 
-    private static void number(JsonGenerator json, double value) {
+    static void number(JsonGenerator json, double value) {
         if (value == Math.rint(value)) {
             json.writeNumber((long) value);
         } else {

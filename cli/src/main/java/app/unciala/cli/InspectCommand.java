@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -25,6 +26,16 @@ final class InspectCommand implements Callable<Integer> {
     @Parameters(arity = "1..*", paramLabel = "FILE")
     private List<Path> files = List.of();
 
+    @Option(names = "--details", description = "also what the face says beyond its identity")
+    private boolean details;
+
+    @Option(
+            names = "--languages",
+            paramLabel = "TAGS",
+            split = ",",
+            description = "also the characters lacking for these, such as pl,de")
+    private List<String> languages = List.of();
+
     @Override
     public Integer call() {
         PrintWriter out = spec.commandLine().getOut();
@@ -35,7 +46,8 @@ final class InspectCommand implements Callable<Integer> {
                 FontFile font = FontReader.read(bytes);
                 StringBuilder lines = new StringBuilder();
                 for (Sfnt face : font.faces()) {
-                    lines.append(FaceJson.line(file, font.format(), bytes, FaceReport.of(face)))
+                    FaceReport report = FaceReport.of(face);
+                    lines.append(new FaceJson(details, languages).line(file, font.format(), bytes, report))
                             .append('\n');
                 }
                 out.print(lines);

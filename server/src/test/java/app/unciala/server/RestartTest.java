@@ -80,7 +80,8 @@ class RestartTest {
                 .asString();
         String verdict = verdict(caller, open);
         process.destroyForcibly().waitFor();
-        try (Connection database = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("unciala"), "unciala", "");
+        try (Connection database =
+                        DriverManager.getConnection("jdbc:h2:file:" + data.resolve("unciala"), "unciala", "");
                 Statement statement = database.createStatement()) {
             assertThat(statement.executeUpdate("update face_file set drawing = 'old', drawing_version = 1"))
                     .isEqualTo(1);

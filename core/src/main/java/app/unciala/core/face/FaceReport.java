@@ -15,11 +15,12 @@ import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.Os2Table;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /**
- * All that a face says of itself: identity, version, embedding permission, size, coverage, drawing, license texts and
- * the problems found. {@code drawing} is 64 hexadecimal digits.
+ * All that a face says of itself: identity, version, embedding permission, size, coverage, drawing, license texts,
+ * details, and the problems found, the worst first. {@code drawing} is 64 hexadecimal digits.
  */
 public record FaceReport(
         FaceIdentity identity,
@@ -34,6 +35,7 @@ public record FaceReport(
         String licenseUrl,
         String vendor,
         String drawing,
+        FaceDetails details,
         List<Problem> problems) {
 
     /**
@@ -48,6 +50,7 @@ public record FaceReport(
         CmapTable cmap = CmapTable.read(face);
         Outlines outlines = OutlineReader.read(face);
         String drawing = DrawingDigest.of(face, cmap, outlines);
+        FaceDetails details = FaceDetails.of(face, names, cmap);
         return new FaceReport(
                 identity,
                 !axes.isEmpty(),
@@ -63,10 +66,11 @@ public record FaceReport(
                         .or(() -> Os2Table.read(face).map(Os2Table::vendorId))
                         .orElse(""),
                 drawing,
-                problems(face, identity, cmap));
+                details,
+                problems(face, identity, cmap, details));
     }
 
-    private static List<Problem> problems(Sfnt face, FaceIdentity identity, CmapTable cmap) {
+    private static List<Problem> problems(Sfnt face, FaceIdentity identity, CmapTable cmap, FaceDetails details) {
         List<Problem> problems = new ArrayList<>(face.problems());
         for (Evidence conflict : identity.conflicts()) {
             problems.add(new Problem(
@@ -90,6 +94,15 @@ public record FaceReport(
         if (Os2Table.read(face).isEmpty()) {
             problems.add(new Problem(Severity.WARNING, "OS/2", "is missing, so weight and permission are not stated"));
         }
+        if (!details.metrics().agree()) {
+            problems.add(new Problem(
+                    Severity.NOTE, "OS/2", "and hhea disagree, so lines are not equally high on every system"));
+        }
+        details.cutDown().forEach(sign -> problems.add(new Problem(Severity.NOTE, "cmap", "looks cut down: " + sign)));
+        details.marks()
+                .forEach(mark -> problems.add(
+                        new Problem(Severity.WARNING, mark.source(), mark.kind().words() + ": “" + mark.text() + "”")));
+        problems.sort(Comparator.comparing(Problem::severity).reversed());
         return problems;
     }
 }

@@ -117,6 +117,15 @@ public final class LayoutTable {
                 .toList();
     }
 
+    /** The features with this tag, of all scripts and languages. */
+    BitSet tagged(String tag) {
+        BitSet tagged = new BitSet();
+        IntStream.range(0, featureCount())
+                .filter(i -> featureTag(i).equals(tag))
+                .forEach(tagged::set);
+        return tagged;
+    }
+
     /** The features with a wanted tag, and those that some language requires whatever its tag. */
     BitSet features(Predicate<String> wanted) {
         BitSet chosen = new BitSet();

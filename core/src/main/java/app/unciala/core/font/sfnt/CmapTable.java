@@ -56,6 +56,20 @@ public final class CmapTable {
         return at < 0 ? 0 : glyphs[at];
     }
 
+    /** How many code points from {@code first} to {@code last} have a glyph. */
+    public int count(int first, int last) {
+        return position(last + 1) - position(first);
+    }
+
+    public boolean hasAny(int first, int last) {
+        return count(first, last) > 0;
+    }
+
+    private int position(int codePoint) {
+        int at = Arrays.binarySearch(codePoints, 0, size, codePoint);
+        return at < 0 ? -at - 1 : at;
+    }
+
     public boolean has(int codePoint) {
         return glyph(codePoint) != 0;
     }

@@ -2,11 +2,15 @@ package app.unciala.core.font.sfnt;
 
 import app.unciala.core.font.ByteView;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 
-/** {@code OS/2}: weight and width class, style bits, embedding permission and metrics in font units. */
+/** {@code OS/2}: weight and width class, style bits, embedding permission, ranges served, metrics in font units. */
 public record Os2Table(
         int version,
+        List<Integer> unicodeRanges,
+        int firstCharIndex,
+        int lastCharIndex,
         int weightClass,
         int widthClass,
         int fsType,
@@ -19,6 +23,7 @@ public record Os2Table(
         int winDescent) {
     private static final int ITALIC = 1;
     private static final int BOLD = 1 << 5;
+    private static final int USE_TYPO_METRICS = 1 << 7;
     private static final int OBLIQUE = 1 << 9;
 
     /** The table, or nothing for the old TrueType fonts that have none or a stump of it. */
@@ -29,6 +34,9 @@ public record Os2Table(
     private static Os2Table read(ByteView table) {
         return new Os2Table(
                 table.u16(0),
+                List.of(table.i32(42), table.i32(46), table.i32(50), table.i32(54)),
+                table.u16(64),
+                table.u16(66),
                 table.u16(4),
                 table.u16(6),
                 table.u16(8),
@@ -39,6 +47,16 @@ public record Os2Table(
                 table.i16(72),
                 table.u16(74),
                 table.u16(76));
+    }
+
+    /** Whether the face says that it serves the blocks of a bit of {@code ulUnicodeRange}, 0 to 122. */
+    public boolean claims(int bit) {
+        return (unicodeRanges.get(bit / 32) >>> bit % 32 & 1) != 0;
+    }
+
+    /** Bit 7: lines are to be as high as the typographic metrics say. */
+    public boolean usesTypoMetrics() {
+        return version >= 4 && (fsSelection & USE_TYPO_METRICS) != 0;
     }
 
     public boolean isItalic() {

@@ -16,6 +16,7 @@ import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.sfnt.VariationSequences;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -87,8 +88,9 @@ public final class Subsetter {
                     "name",
                     NameWriter.write(NameTable.read(face).withoutRepeats().records()));
         }
-        cut = fixed ? cut : cut.without("MATH");
-        return withoutDropped(kerned(cut, closure.inText(), map), plan.hinting());
+        Optional<byte[]> kern = kerning(face, plan, closure.inText(), map);
+        cut = kern.isPresent() ? cut.with("kern", kern.get()) : cut.without("kern");
+        return withoutDropped(fixed ? cut : cut.without("MATH"), plan.hinting());
     }
 
     /** Without any of these characters, nothing is left that MATH could lay out. */
@@ -117,19 +119,13 @@ public final class Subsetter {
     }
 
     /** Where GPOS has kerning, no browser looks at the old table. */
-    private static Sfnt kerned(Sfnt face, BitSet inText, GlyphMap map) {
-        if (face.table("kern").isEmpty()) {
-            return face;
-        }
-        Sfnt without = face.without("kern");
+    private static Optional<byte[]> kerning(Sfnt face, SubsetPlan plan, BitSet inText, GlyphMap map) {
         boolean replaced = face.table("GPOS")
                 .filter(gpos -> LayoutTable.of(gpos).featureTags().contains("kern"))
                 .isPresent();
-        return replaced
-                ? without
-                : KernCutter.cut(face.require("kern"), inText, map)
-                        .map(kern -> without.with("kern", kern))
-                        .orElse(without);
+        return replaced || !plan.features().test("kern")
+                ? Optional.empty()
+                : face.table("kern").flatMap(kern -> KernCutter.cut(kern, inText, map));
     }
 
     private static Sfnt withoutDropped(Sfnt face, boolean hinting) {

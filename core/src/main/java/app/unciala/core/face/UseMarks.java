@@ -1,0 +1,97 @@
+package app.unciala.core.face;
+
+import app.unciala.core.font.sfnt.NameTable;
+import app.unciala.core.font.sfnt.NameTable.NameRecord;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Words in the names and texts of a font that say it is not for general use: trial, demo, personal use and the like. */
+public final class UseMarks {
+    /** What the words amount to. */
+    public enum Kind {
+        TRIAL("says it is a trial"),
+        DEMO("says it is a demo"),
+        PERSONAL_USE("says it is for personal use"),
+        NOT_COMMERCIAL("says it is not for commercial use"),
+        DESKTOP_ONLY("says it is not for the web");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** The words found, with the text around them, and the record that holds them. */
+    public record Mark(Kind kind, String source, String text) {}
+
+    private static final Map<Kind, Pattern> PATTERNS = new LinkedHashMap<>();
+    /** Words that mean something in a name only: texts speak of demonstrating and of trials in court. */
+    private static final Map<Kind, Pattern> IN_NAMES = new LinkedHashMap<>();
+
+    static {
+        IN_NAMES.put(Kind.TRIAL, words("trial|test ?font|evaluation|eval", "Trial"));
+        IN_NAMES.put(Kind.DEMO, words("demo|preview|sample", "Demo"));
+        IN_NAMES.put(Kind.PERSONAL_USE, words("personal( use)?( only)?", "Personal|PersonalUse"));
+        PATTERNS.put(
+                Kind.TRIAL,
+                words(
+                        "trial (version|font|license|use|purposes)|for (trial|evaluation|testing)( purposes)?( only)?",
+                        ""));
+        PATTERNS.put(Kind.DEMO, words("demo (version|font)|for demo(nstration)?( purposes)?( only)?", ""));
+        PATTERNS.put(Kind.PERSONAL_USE, words("(for|free for|only for) personal use|(personal|private) use only", ""));
+        PATTERNS.put(
+                Kind.NOT_COMMERCIAL,
+                words("non-?commercial( use)?( only)?|not (be used )?for commercial( use)?|no commercial use", ""));
+        PATTERNS.put(
+                Kind.DESKTOP_ONLY,
+                words("desktop (use )?only|not (licensed |permitted )?for (web|online) use|no web ?(font|use)", ""));
+    }
+
+    private static final int AROUND = 40;
+
+    private UseMarks() {}
+
+    /** At most one mark of each kind, from the names first. */
+    public static List<Mark> in(NameTable names) {
+        Map<Kind, Mark> found = new LinkedHashMap<>();
+        for (NameRecord record : names.records()) {
+            boolean isName = record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION
+                    || record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY;
+            if (isName) {
+                find(IN_NAMES, record, found);
+            }
+            find(PATTERNS, record, found);
+        }
+        return new ArrayList<>(found.values());
+    }
+
+    private static void find(Map<Kind, Pattern> patterns, NameRecord record, Map<Kind, Mark> found) {
+        patterns.forEach((kind, pattern) -> {
+            Matcher matcher = pattern.matcher(record.text());
+            if (!found.containsKey(kind) && matcher.find()) {
+                int from = Math.max(0, matcher.start() - AROUND);
+                int to = Math.min(record.text().length(), matcher.end() + AROUND);
+                String around = record.text()
+                        .substring(from, to)
+                        .replaceAll("\\s+", " ")
+                        .strip();
+                found.put(kind, new Mark(kind, "name " + record.nameId(), around));
+            }
+        });
+    }
+
+    /** Whole words in any case, and words that a name runs together, as in "HarrowTrial-Bold". */
+    private static Pattern words(String alternatives, String together) {
+        String whole = "(?<!\\p{L})(?i:" + alternatives + ")(?!\\p{L})";
+        return Pattern.compile(together.isEmpty() ? whole : whole + "|(?<=\\p{Ll})(?:" + together + ")(?!\\p{Ll})");
+    }
+}
