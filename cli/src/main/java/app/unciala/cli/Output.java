@@ -17,7 +17,10 @@ import picocli.CommandLine;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 
-/** Where results go: one file, or a folder in which each keeps its base name and one failure does not stop the rest. */
+/**
+ * Where results go: one file, or a folder in which each keeps its base name and one failure does not stop the rest. The
+ * faces of a collection are numbered behind the base name.
+ */
 final class Output {
     @Option(names = "-o", paramLabel = "OUT", description = "the file to write, for one input")
     private @Nullable Path file;
@@ -40,27 +43,36 @@ final class Output {
         if (folder != null) {
             Files.createDirectories(folder);
         }
-        boolean failed = false;
-        for (Path input : inputs) {
-            try {
-                FontFile font = FontReader.read(Files.readAllBytes(input));
-                if (font.faces().size() > 1) {
-                    throw new FontException(
-                            "file", -1, "is a collection of " + font.faces().size() + " faces");
-                }
-                Sfnt face = change.apply(font.faces().get(0));
+        // Files have nothing to do with each other, so every core takes one; messages come in the order of the files.
+        List<String> problems = inputs.parallelStream()
+                .map(input -> write(input, to, change))
+                .filter(problem -> !problem.isEmpty())
+                .toList();
+        problems.forEach(command.getErr()::println);
+        return problems.isEmpty() ? 0 : 1;
+    }
+
+    /** What went wrong, or nothing. */
+    private String write(Path input, Optional<FontFormat> to, UnaryOperator<Sfnt> change) {
+        try {
+            FontFile font = FontReader.read(Files.readAllBytes(input));
+            List<Sfnt> faces = font.faces();
+            if (faces.size() > 1 && file != null) {
+                throw new FontException(
+                        "file", -1, "is a collection of " + faces.size() + " faces; use --out-dir for a file of each");
+            }
+            for (int i = 0; i < faces.size(); i++) {
+                Sfnt face = change.apply(faces.get(i));
                 FontFormat target = to.or(this::formatOfFile)
                         .orElse(font.format() == FontFormat.COLLECTION ? face.bareFormat() : font.format());
-                Files.write(path(input, target), FontWriter.write(face, target));
-            } catch (FontException e) {
-                command.getErr().println(input + ": " + Unciala.inOneLine(e));
-                failed = true;
-            } catch (IOException e) {
-                command.getErr().println(Unciala.inOneLine(e));
-                failed = true;
+                Files.write(path(input, faces.size() == 1 ? -1 : i, target), FontWriter.write(face, target));
             }
+            return "";
+        } catch (FontException e) {
+            return input + ": " + Unciala.inOneLine(e);
+        } catch (IOException e) {
+            return Unciala.inOneLine(e);
         }
-        return failed ? 1 : 0;
     }
 
     /** The format that the name of the file to write promises. */
@@ -70,12 +82,18 @@ final class Output {
                 .filter(format -> format != FontFormat.COLLECTION);
     }
 
-    private Path path(Path input, FontFormat format) {
+    /** {@code face} is its place in a collection, or -1 for the only face of a file. */
+    private Path path(Path input, int face, FontFormat format) {
         if (file != null) {
             return file;
         }
-        String base = input.getFileName().toString().replaceFirst("\\.[^.]*$", "");
-        return (folder == null ? Path.of("") : folder).resolve(base + "." + format.extension());
+        String name = baseName(input) + (face < 0 ? "" : "-" + (face + 1)) + "." + format.extension();
+        return (folder == null ? Path.of("") : folder).resolve(name);
+    }
+
+    /** The file's name without its extension. */
+    static String baseName(Path file) {
+        return file.getFileName().toString().replaceFirst("\\.[^.]*$", "");
     }
 
     private static FontFormat parse(CommandLine command, String key) {

@@ -18,9 +18,11 @@ import picocli.CommandLine.IParameterExceptionHandler;
             InspectCommand.class,
             ConvertCommand.class,
             SubsetCommand.class,
+            SplitCommand.class,
             CompareCommand.class,
             RenameCommand.class,
-            InstanceCommand.class
+            InstanceCommand.class,
+            FallbackCommand.class
         })
 public final class Unciala {
     private Unciala() {}

@@ -1,15 +1,20 @@
 package app.unciala.core.font;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
+
 import app.unciala.core.font.legacy.EotReader;
+import app.unciala.core.font.legacy.SvgFontReader;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.sfnt.SfntReader;
 import app.unciala.core.font.woff.WoffReader;
 import app.unciala.core.font.woff2.Woff2Reader;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /** Opens a font file of any format; the format comes from the bytes and never from the name. */
 public final class FontReader {
+    /** How far into an XML document the font may begin, in bytes; license texts often stand before it. */
+    private static final int MAX_HEAD = 1 << 16;
+
     private FontReader() {}
 
     /**
@@ -38,39 +43,15 @@ public final class FontReader {
                 if (EotReader.recognizes(file)) {
                     yield single(FontFormat.EOT, EotReader.read(file));
                 }
-                throw new FontException("file", -1, "is not a font: " + whatItIs(file));
+                if (SvgFontReader.recognizes(file.text(0, Math.min(MAX_HEAD, bytes.length), ISO_8859_1))) {
+                    yield new FontFile(FontFormat.SVG, SvgFontReader.read(file));
+                }
+                throw new FontException("file", -1, "is not a font: " + ForeignFiles.describe(file));
             }
         };
     }
 
     private static FontFile single(FontFormat format, Sfnt face) {
         return new FontFile(format, List.of(face));
-    }
-
-    /** What people drop beside fonts, by signature, with what to do about the ones that hold type. */
-    private static String whatItIs(ByteView file) {
-        String head = file.text(0, Math.min(512, file.length()), StandardCharsets.ISO_8859_1);
-        String text = head.stripLeading();
-        if (head.startsWith("%!PS-AdobeFont") || head.startsWith("%!FontType1") || head.startsWith("\u0080\u0001")) {
-            return "it is a PostScript Type 1 font; ask the vendor for the OpenType version";
-        }
-        if (head.startsWith("PK\u0003\u0004")) {
-            return "it is a zip archive";
-        }
-        if (head.startsWith("%PDF")) {
-            return "it is a PDF document";
-        }
-        if (text.startsWith("<svg") || text.startsWith("<?xml") && head.contains("<svg")) {
-            return text.contains("<font")
-                    ? "it is an SVG font, which browsers no longer show; use the desktop or WOFF2 file of the same face"
-                    : "it is an SVG document";
-        }
-        if (text.regionMatches(true, 0, "<!doctype html", 0, 14) || text.regionMatches(true, 0, "<html", 0, 5)) {
-            return "it is a web page, perhaps a sign-in page saved in place of the file";
-        }
-        if (head.chars().limit(200).allMatch(c -> c >= 0x20 && c < 0x7F || c == '\n' || c == '\r' || c == '\t')) {
-            return "it is plain text";
-        }
-        return "it begins with " + String.format("%08X", file.i32(0)) + ", which no font format does";
     }
 }

@@ -104,6 +104,5 @@ class ConversionTest {
         Element faceElement =
                 (Element) document.getElementsByTagName("font-face").item(0);
         assertThat(faceElement.getAttribute("font-family")).isEqualTo("Cantarell");
-        assertThatThrownBy(() -> FontReader.read(svg)).hasMessageContaining("SVG font");
     }
 }

@@ -29,6 +29,7 @@ public final class RealFonts {
                                 "truetype/inter-vf",
                                 "truetype/lohit-devanagari",
                                 "truetype/gentium",
+                                "truetype/liberation",
                                 "opentype/fonts-hosny-amiri",
                                 "opentype/ebgaramond")
                         .flatMap(RealFonts::in));

@@ -278,30 +278,7 @@ public final class CffCutter {
     }
 
     private byte[] index(List<byte[]> objects) {
-        long size = 1;
-        for (byte[] object : objects) {
-            size += object.length;
-        }
-        int offSize = size < 1 << 8 ? 1 : size < 1 << 16 ? 2 : size < 1 << 24 ? 3 : 4;
-        ByteSink out = new ByteSink((int) size + 16);
-        if (font.isWide()) {
-            out.u32(objects.size());
-        } else {
-            out.u16(objects.size());
-        }
-        if (objects.isEmpty()) {
-            return out.toArray();
-        }
-        out.u8(offSize);
-        int offset = 1;
-        for (int i = 0; i <= objects.size(); i++) {
-            for (int shift = 8 * (offSize - 1); shift >= 0; shift -= 8) {
-                out.u8(offset >> shift);
-            }
-            offset += i < objects.size() ? objects.get(i).length : 0;
-        }
-        objects.forEach(out::bytes);
-        return out.toArray();
+        return CffIndex.write(objects, font.isWide());
     }
 
     private static ByteSink offset(ByteSink out, int value) {

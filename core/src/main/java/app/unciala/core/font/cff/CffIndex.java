@@ -1,7 +1,9 @@
 package app.unciala.core.font.cff;
 
+import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** An INDEX (Technical Note 5176, section 5): objects of any length, found by number. Not for several threads. */
@@ -96,5 +98,33 @@ final class CffIndex {
             throw new FontException(table.table(), at, "has an INDEX whose object " + i + " begins outside it");
         }
         return (int) value;
+    }
+
+    /** The bytes of an INDEX, with counts of 32 bits if wide. */
+    static byte[] write(List<byte[]> objects, boolean wide) {
+        long size = 1;
+        for (byte[] object : objects) {
+            size += object.length;
+        }
+        int offSize = size < 1 << 8 ? 1 : size < 1 << 16 ? 2 : size < 1 << 24 ? 3 : 4;
+        ByteSink out = new ByteSink((int) size + 16);
+        if (wide) {
+            out.u32(objects.size());
+        } else {
+            out.u16(objects.size());
+        }
+        if (objects.isEmpty()) {
+            return out.toArray();
+        }
+        out.u8(offSize);
+        int offset = 1;
+        for (int i = 0; i <= objects.size(); i++) {
+            for (int shift = 8 * (offSize - 1); shift >= 0; shift -= 8) {
+                out.u8(offset >> shift);
+            }
+            offset += i < objects.size() ? objects.get(i).length : 0;
+        }
+        objects.forEach(out::bytes);
+        return out.toArray();
     }
 }
