@@ -22,13 +22,17 @@ final class ClassPairCutter {
 
     @Nullable
     Block cut(ByteView table) {
-        BitSet covered = cut.covered(table, 2);
-        if (covered.isEmpty()) {
+        ClassDef firsts = ClassDef.of(table.from(table.u16(8)));
+        int rowCount = table.u16(12);
+        BitSet covered = new BitSet();
+        cut.covered(table, 2).stream()
+                .filter(glyph -> firsts.classOf(glyph) < rowCount)
+                .forEach(covered::set);
+        if (covered.isEmpty() || table.u16(14) == 0) {
             return null;
         }
-        ClassDef firsts = ClassDef.of(table.from(table.u16(8)));
         ClassDef seconds = ClassDef.of(table.from(table.u16(10)));
-        int[] rows = within(firsts.classes(covered), table.u16(12));
+        int[] rows = within(firsts.classes(covered), rowCount);
         BitSet others = seconds.classes(cut.glyphs());
         others.set(0);
         int[] columns = within(others, table.u16(14));

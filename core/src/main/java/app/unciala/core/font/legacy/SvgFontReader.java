@@ -44,6 +44,8 @@ public final class SvgFontReader {
         XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+        // Without a reporter of its own, the parser prints what is wrong as well as throwing it.
+        factory.setXMLReporter((message, type, information, location) -> {});
         try {
             XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(file.toArray()));
             return new SvgFontReader().run(xml);
