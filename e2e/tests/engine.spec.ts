@@ -1,0 +1,74 @@
+import { expect, type Page, test } from "@playwright/test";
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+
+/** What the Java tests made of the fonts of several Debian packages. */
+const folder = join(import.meta.dirname, "../../core/target/samples");
+
+const dataUrl = (name: string) =>
+  `data:font/${name.split(".").pop()};base64,${readFileSync(join(folder, name)).toString("base64")}`;
+
+/** A picture of the text in a font, or the reason why the browser refused the font. */
+async function picture(page: Page, font: string, text: string, variation: string) {
+  await page.setContent(
+    `<style>@font-face{font-family:f;src:url(${dataUrl(font)});font-weight:1 1000}
+     body{margin:0;background:#fff} p{margin:0;padding:30px;width:max-content;font:400 64px/2 f;
+     font-variation-settings:${variation || "normal"}}</style><p dir="auto"></p>`,
+  );
+  await page.locator("p").evaluate((p, words) => (p.textContent = words), text);
+  const status = await page.evaluate(() =>
+    document.fonts.load("64px f", document.querySelector("p")?.textContent ?? "").then(
+      (faces) => faces[0]?.status ?? "not asked for",
+      (error: Error) => error.message,
+    ),
+  );
+  expect(`${font}: ${status}`).toBe(`${font}: loaded`);
+  return page.locator("p").screenshot();
+}
+
+test("text paints the same pixels in what we write as in the source", async ({ page }) => {
+  test.setTimeout(300_000);
+  const outputs = readdirSync(folder).filter((name) => name.endsWith(".txt"));
+  expect(outputs.length).toBeGreaterThan(30);
+  const different: string[] = [];
+  for (const output of outputs) {
+    const [source = "", variation = "", text = ""] = readFileSync(join(folder, output), "utf8").split("\n");
+    const made = output.replace(/\.txt$/, "");
+    const expected = await picture(page, source, text, variation);
+    const settled = made.includes("-650") ? "" : variation;
+    if (!expected.equals(await picture(page, made, text, settled))) {
+      different.push(made);
+    }
+  }
+  expect(different).toEqual([]);
+  // The comparison tells fonts apart.
+  const one = await picture(page, "DejaVuSans.woff2", "AVATAR", "");
+  expect(one.equals(await picture(page, "Lato-Italic.woff2", "AVATAR", ""))).toBe(false);
+});
+
+test("a paragraph takes the same room in the fallback as in the font", async ({ page }) => {
+  const css = readFileSync(join(folder, "fallback.css"), "utf8").replace(
+    /local\("[^"]*"\)/,
+    `url(${dataUrl("fallback-stand.ttf")})`,
+  );
+  const words =
+    "The inventory keeps every family a client has paid for, with the license that came along and the sites that may " +
+    "use it, so that nobody has to ask twice or buy again what is already there. ";
+  await page.setContent(
+    `<style>${css} @font-face{font-family:Own;src:url(${dataUrl("fallback-font.woff2")})}
+     p{margin:0;width:560px;font:18px/normal Own} p+p{font-family:Stand} p+p+p{font-family:Plain}
+     @font-face{font-family:Plain;src:url(${dataUrl("fallback-stand.ttf")})}
+     span{white-space:nowrap}</style>${`<p><span>${words}</span><br>${words.repeat(3)}</p>`.repeat(3)}`,
+  );
+  await page.evaluate(() => Promise.all(["Own", "Stand", "Plain"].map((f) => document.fonts.load(`18px ${f}`))));
+  const sizes = await page
+    .locator("p")
+    .evaluateAll((all) =>
+      all.map((p) => ({ height: p.getBoundingClientRect().height, line: p.querySelector("span")?.offsetWidth ?? 0 })),
+    );
+  const [own, stand, plain] = sizes;
+  expect(stand?.height).toBe(own?.height);
+  expect(plain?.height).not.toBe(own?.height);
+  const off = Math.abs((stand?.line ?? 0) / (own?.line ?? 1) - 1);
+  expect(off).toBeLessThan(0.02);
+});
