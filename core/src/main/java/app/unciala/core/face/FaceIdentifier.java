@@ -17,7 +17,9 @@ import java.util.Optional;
  * Settles what face a file holds. The order, where sources disagree:
  *
  * <ol>
- *   <li>family: name 16, then name 1 with a weight or width word cut off its end when the tables confirm that word;
+ *   <li>family: name 16, then name 1 with a weight or slope word cut off its end when the tables confirm that word (a
+ *       width word stays: the specification has name 1 stand in for name 16, and widths are often families of their
+ *       own);
  *   <li>weight: the {@code wght} axis; OS/2 {@code usWeightClass}, unless it is outside 1 to 1000, on the old scale of
  *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the style name;
  *   <li>width: the {@code wdth} axis; OS/2 {@code usWidthClass}; then the style name;
@@ -47,7 +49,7 @@ public final class FaceIdentifier {
         String style = names.best(NameTable.TYPOGRAPHIC_FAMILY).isPresent()
                 ? subfamily
                 : names.best(NameTable.FAMILY)
-                                .map(FaceIdentifier::trailingStyle)
+                                .map(name -> trailingStyle(name, true))
                                 .orElse("") + " " + subfamily;
         said = StyleNames.read(style);
     }
@@ -86,35 +88,34 @@ public final class FaceIdentifier {
 
     /** "Harrow Light" with name 2 "Regular" and weight 300 is the family "Harrow". */
     private static String withoutStyle(String name, Slot slot) {
-        String style = trailingStyle(name);
+        String style = trailingStyle(name, false);
         if (style.isEmpty()) {
             return name;
         }
         Said words = StyleNames.read(style);
         boolean confirmed = words.weight().map(slot.weight()::contains).orElse(true)
-                && words.width().map(slot.width()::contains).orElse(true)
                 && words.slope().map(slope -> slope == slot.slope()).orElse(true);
         return confirmed ? name.substring(0, name.length() - style.length()).strip() : name;
     }
 
-    /** The words at the end of a family name that name a style, never the whole name. */
-    private static String trailingStyle(String name) {
+    /** The words at the end of a family name that name a style, never the whole name; with or without words for widths. */
+    private static String trailingStyle(String name, boolean widths) {
         int from = name.length();
         while (true) {
             int space = name.lastIndexOf(' ', from - 1);
-            if (space <= 0 || !isStyle(name.substring(space + 1, from))) {
+            if (space <= 0 || !isStyle(name.substring(space + 1, from), widths)) {
                 return name.substring(from);
             }
             from = space;
         }
     }
 
-    private static boolean isStyle(String words) {
+    private static boolean isStyle(String words, boolean widths) {
         Said said = StyleNames.read(words);
         boolean plain = words.strip().matches("(?i)regular|normal|book|roman");
         return !plain
                 && (said.weight().isPresent()
-                        || said.width().isPresent()
+                        || widths && said.width().isPresent()
                         || said.slope().isPresent());
     }
 
