@@ -4,10 +4,14 @@ import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.outline.Outline;
 import app.unciala.core.font.sfnt.Sfnt;
-import java.io.ByteArrayInputStream;
+import java.io.StringReader;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -20,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * parts of the XML are not followed.
  */
 public final class SvgFontReader {
+    private static final Pattern ENCODING = Pattern.compile("<\\?xml[^>]*encoding=[\"']([A-Za-z][A-Za-z0-9._-]*)[\"']");
     private static final int MAX_GLYPHS = 65_000;
 
     private final List<Sfnt> faces = new ArrayList<>();
@@ -44,15 +49,29 @@ public final class SvgFontReader {
         XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        // Without a reporter of its own, the parser prints what is wrong as well as throwing it.
-        factory.setXMLReporter((message, type, information, location) -> {});
         try {
-            XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(file.toArray()));
+            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text(file)));
             return new SvgFontReader().run(xml);
         } catch (XMLStreamException e) {
             long at = e.getLocation() == null ? -1 : e.getLocation().getCharacterOffset();
             throw new FontException("svg", at, "is not well-formed XML");
         }
+    }
+
+    /** Characters by the encoding that the document declares; what that cannot be decoded to becomes U+FFFD. */
+    private static String text(ByteView file) {
+        Charset charset = StandardCharsets.UTF_8;
+        if (file.length() > 1 && (file.u16(0) == 0xFEFF || file.u16(0) == 0xFFFE)) {
+            charset = StandardCharsets.UTF_16;
+        } else {
+            String head = file.text(0, Math.min(200, file.length()), StandardCharsets.ISO_8859_1);
+            Matcher declared = ENCODING.matcher(head);
+            if (declared.find() && Charset.isSupported(declared.group(1))) {
+                charset = Charset.forName(declared.group(1));
+            }
+        }
+        String text = file.text(0, file.length(), charset);
+        return text.startsWith("\uFEFF") ? text.substring(1) : text;
     }
 
     private List<Sfnt> run(XMLStreamReader xml) throws XMLStreamException {

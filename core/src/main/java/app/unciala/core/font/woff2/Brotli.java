@@ -20,9 +20,21 @@ final class Brotli {
 
     private Brotli() {}
 
+    private static final Encoder.Parameters QUICK =
+            Encoder.Parameters.create(5).setMode(Encoder.Mode.FONT).setWindow(22);
+
     static byte[] compress(byte[] plain) {
+        return compress(plain, FONT);
+    }
+
+    /** About how long the bytes are once compressed, at a hundredth of the time; for telling encodings apart. */
+    static int roughLength(byte[] plain) {
+        return compress(plain, QUICK).length;
+    }
+
+    private static byte[] compress(byte[] plain, Encoder.Parameters parameters) {
         try {
-            return Encoder.compress(plain, FONT);
+            return Encoder.compress(plain, parameters);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

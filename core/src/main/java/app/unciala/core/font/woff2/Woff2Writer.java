@@ -101,6 +101,7 @@ public final class Woff2Writer {
             } else if (glyf.isEmpty() || !tag.equals("loca")) {
                 Optional<byte[]> shorter = tag.equals("hmtx")
                         ? glyf.flatMap(transform -> HmtxTransform.apply(face, transform.xMins()))
+                                .filter(bytes -> pays(bytes, table.getValue()))
                         : Optional.empty();
                 int flags = tag.equals("loca") || tag.equals("glyf") ? NULL_TRANSFORM_OF_OUTLINES : 0;
                 entries.add(shorter.map(bytes -> new Entry(tag, HMTX_TRANSFORM, length, bytes, true))
@@ -109,6 +110,11 @@ public final class Woff2Writer {
             }
         }
         return entries;
+    }
+
+    /** The transform parts advances from bearings, which can cost more than the bearings it leaves out. */
+    private static boolean pays(byte[] transformed, ByteView plain) {
+        return Brotli.roughLength(transformed) < Brotli.roughLength(plain.toArray());
     }
 
     private static void putBase128(ByteSink out, int value) {
