@@ -21,6 +21,7 @@ class ArchitectureTest {
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage(
                         "java..",
+                        "javax.xml..",
                         "app.unciala.core..",
                         "org.jspecify..",
                         "com.google.common..",

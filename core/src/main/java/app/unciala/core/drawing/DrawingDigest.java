@@ -34,8 +34,6 @@ public final class DrawingDigest {
     private final MessageDigest digest;
     private final byte[] buffer = new byte[1 << 14];
     private int used;
-    private long low;
-    private long high;
 
     private DrawingDigest() {
         try {
@@ -75,12 +73,14 @@ public final class DrawingDigest {
             outlines.points(glyph, points);
             put(points);
         }
-        low = cmap.size();
-        high = 0;
+        long low = cmap.size();
+        long high = 0;
         for (int i = 0; i < cmap.size(); i++) {
-            mix((long) cmap.codePoint(i) << 16 ^ cmap.glyphAt(i));
+            long word = (long) cmap.codePoint(i) << 16 ^ cmap.glyphAt(i);
+            low = mixLow(low, word);
+            high = mixHigh(high, word);
         }
-        putHash();
+        putHash(low, high);
         flush();
         for (String tag : VARIATION) {
             face.table(tag).ifPresent(table -> table.digestInto(digest));
@@ -91,32 +91,46 @@ public final class DrawingDigest {
         return HexFormat.of().formatHex(digest.digest());
     }
 
+    /** Most of the time goes here, so the halves of the hash stay in local variables. */
     private void put(GlyphPoints points) {
         boolean whole = points.isWhole();
-        low = points.contours() * 2L + (whole ? 0 : 1);
-        high = points.count();
+        long a = points.contours() * 2L + (whole ? 0 : 1);
+        long b = points.count();
         int point = 0;
         for (int contour = 0; contour < points.contours(); contour++) {
             int end = points.end(contour);
             for (; point <= end; point++) {
-                long x = whole ? (int) points.x(point) : Math.round(points.x(point) * PRECISION);
-                long y = whole ? (int) points.y(point) : Math.round(points.y(point) * PRECISION);
-                mix(x << 32 ^ (y & 0x3FFFFFFF) << 2 ^ points.kind(point));
+                double x = points.x(point);
+                double y = points.y(point);
+                if (!whole) {
+                    x = Math.rint(x * PRECISION) / PRECISION;
+                    y = Math.rint(y * PRECISION) / PRECISION;
+                }
+                long word = bits(x) ^ Long.rotateLeft(bits(y), 32) ^ points.kind(point);
+                a = mixLow(a, word);
+                b = mixHigh(b, word);
             }
-            low ^= end;
+            a ^= end;
         }
-        putHash();
+        putHash(a, b);
     }
 
-    /** Takes a word into both halves of the hash. */
-    private void mix(long word) {
-        low = (low ^ word) * 0x9E3779B97F4A7C15L;
-        low ^= low >>> 32;
-        high = (high + word) * 0xC2B2AE3D27D4EB4FL;
-        high ^= high >>> 29;
+    /** The bits of a coordinate, which fill the upper half of the word; no number is negative zero. */
+    private static long bits(double coordinate) {
+        return Double.doubleToRawLongBits(coordinate + 0.0);
     }
 
-    private void putHash() {
+    private static long mixLow(long hash, long word) {
+        long mixed = (hash ^ word) * 0x9E3779B97F4A7C15L;
+        return mixed ^ mixed >>> 32;
+    }
+
+    private static long mixHigh(long hash, long word) {
+        long mixed = (hash + word) * 0xC2B2AE3D27D4EB4FL;
+        return mixed ^ mixed >>> 29;
+    }
+
+    private void putHash(long low, long high) {
         put((int) (low >>> 32));
         put((int) low);
         put((int) (high >>> 32));

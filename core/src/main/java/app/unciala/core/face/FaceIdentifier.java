@@ -37,8 +37,8 @@ public final class FaceIdentifier {
     private final Said said;
     private final List<Evidence> evidence = new ArrayList<>();
 
-    private FaceIdentifier(Sfnt face) {
-        names = NameTable.read(face);
+    private FaceIdentifier(Sfnt face, NameTable names) {
+        this.names = names;
         os2 = Os2Table.read(face);
         head = HeadTable.read(face);
         post = PostTable.read(face);
@@ -60,7 +60,11 @@ public final class FaceIdentifier {
      * @throws FontException if the file has no family name, or a table it needs is damaged
      */
     public static FaceIdentity identify(Sfnt face) {
-        return new FaceIdentifier(face).settle();
+        return identify(face, NameTable.read(face));
+    }
+
+    static FaceIdentity identify(Sfnt face, NameTable names) {
+        return new FaceIdentifier(face, names).settle();
     }
 
     private FaceIdentity settle() {

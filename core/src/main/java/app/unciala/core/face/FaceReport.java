@@ -44,8 +44,8 @@ public record FaceReport(
      * @throws FontException if a table that text needs is missing or damaged
      */
     public static FaceReport of(Sfnt face) {
-        FaceIdentity identity = FaceIdentifier.identify(face);
         NameTable names = NameTable.read(face);
+        FaceIdentity identity = FaceIdentifier.identify(face, names);
         List<Axis> axes = FvarTable.read(face).map(FvarTable::axes).orElse(List.of());
         CmapTable cmap = CmapTable.read(face);
         Outlines outlines = OutlineReader.read(face);

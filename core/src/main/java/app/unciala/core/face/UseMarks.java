@@ -3,9 +3,12 @@ package app.unciala.core.face;
 import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.NameTable.NameRecord;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -56,6 +59,21 @@ public final class UseMarks {
                 words("desktop (use )?only|not (licensed |permitted )?for (web|online) use|no web ?(font|use)", ""));
     }
 
+    /** One of these is in everything that any of the patterns finds. */
+    private static final List<String> STEMS = List.of(
+            "trial",
+            "test",
+            "eval",
+            "demo",
+            "preview",
+            "sample",
+            "personal",
+            "private",
+            "commercial",
+            "desktop",
+            "web",
+            "online");
+
     private static final int AROUND = 40;
 
     private UseMarks() {}
@@ -63,7 +81,11 @@ public final class UseMarks {
     /** At most one mark of each kind, from the names first. */
     public static List<Mark> in(NameTable names) {
         Map<Kind, Mark> found = new LinkedHashMap<>();
+        Set<String> seen = new HashSet<>();
         for (NameRecord record : names.records()) {
+            if (!seen.add(record.text()) || !mayMark(record.text())) {
+                continue;
+            }
             boolean isName = record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION
                     || record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY;
             if (isName) {
@@ -72,6 +94,12 @@ public final class UseMarks {
             find(PATTERNS, record, found);
         }
         return new ArrayList<>(found.values());
+    }
+
+    /** License texts are long, and looking for words is far quicker than for patterns. */
+    private static boolean mayMark(String text) {
+        String lower = text.toLowerCase(Locale.ROOT);
+        return STEMS.stream().anyMatch(lower::contains);
     }
 
     private static void find(Map<Kind, Pattern> patterns, NameRecord record, Map<Kind, Mark> found) {

@@ -124,6 +124,22 @@ class HostileFontTest {
         assertThat(e.reason()).contains("the file ends at " + bytes.length);
     }
 
+    @Test
+    void tablesThatShareBytesAreAProblem() {
+        byte[] bytes = RealFonts.small();
+        ByteView file = ByteView.of(bytes.clone(), "file");
+        assertThat(FontReader.read(bytes).faces().get(0).problems()).isEmpty();
+        int first = 12;
+        int second = 12 + 16;
+        int into = file.offset32(first + 8) + 4;
+        for (int i = 0; i < 4; i++) {
+            bytes[second + 8 + i] = (byte) (into >> 24 - 8 * i);
+        }
+        assertThat(FontReader.read(bytes).faces().get(0).problems())
+                .extracting(Problem::text)
+                .anyMatch(text -> text.startsWith("shares bytes with the table "));
+    }
+
     /** All that the engine does with a face; a part that fails does not keep the others from being tried. */
     private static void readAll(byte[] bytes, String what) {
         List<Sfnt> faces = new ArrayList<>();

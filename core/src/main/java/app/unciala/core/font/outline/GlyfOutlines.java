@@ -7,8 +7,7 @@ import app.unciala.core.font.sfnt.CompositeGlyph.Component;
 import app.unciala.core.font.sfnt.GlyfTable;
 import app.unciala.core.font.sfnt.GlyphPointReader;
 import app.unciala.core.font.sfnt.Sfnt;
-import java.util.HashMap;
-import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** TrueType outlines: quadratic curves, with composites resolved to their points. Not for use by several threads. */
 final class GlyfOutlines implements Outlines {
@@ -19,12 +18,13 @@ final class GlyfOutlines implements Outlines {
     private final GlyfTable table;
     private final GlyphPointReader reader = new GlyphPointReader();
     /** Letters that composites are made of, kept since each is used many times. */
-    private final Map<Integer, GlyphPoints> parts = new HashMap<>();
+    private final @Nullable GlyphPoints[] parts;
 
     private int partPoints;
 
     GlyfOutlines(Sfnt face) {
         table = GlyfTable.read(face);
+        parts = new @Nullable GlyphPoints[table.numGlyphs()];
     }
 
     @Override
@@ -58,7 +58,7 @@ final class GlyfOutlines implements Outlines {
     }
 
     private GlyphPoints part(int glyph, ByteView bytes) {
-        GlyphPoints known = parts.get(glyph);
+        GlyphPoints known = parts[glyph];
         if (known != null) {
             return known;
         }
@@ -66,7 +66,7 @@ final class GlyfOutlines implements Outlines {
         simple(bytes, read);
         if (partPoints + read.count() <= MAX_KEPT_POINTS) {
             partPoints += read.count();
-            parts.put(glyph, read);
+            parts[glyph] = read;
         }
         return read;
     }

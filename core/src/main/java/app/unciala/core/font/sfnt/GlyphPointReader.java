@@ -88,8 +88,10 @@ public final class GlyphPointReader {
                 need(glyph, at, 1);
                 int end = Math.min(points, i + (raw[at++] & 0xFF));
                 times += end - i;
-                Arrays.fill(flags, i, end, flag);
-                i = end;
+                // Repeats are short, and a loop is quicker for those.
+                while (i < end) {
+                    flags[i++] = flag;
+                }
             }
             bytes += times * (length(flag, X_SHORT, X_SAME_OR_POSITIVE) + length(flag, Y_SHORT, Y_SAME_OR_POSITIVE));
         }

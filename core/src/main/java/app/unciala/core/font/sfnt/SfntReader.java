@@ -5,6 +5,7 @@ import app.unciala.core.font.FontException;
 import app.unciala.core.font.Problem;
 import app.unciala.core.font.Problem.Severity;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -42,7 +43,31 @@ public final class SfntReader {
                 problems.add(new Problem(Severity.NOTE, tag, "checksum does not agree with the table directory"));
             }
         }
+        problems.addAll(overlaps(file, at, numTables));
         return new Sfnt(file.i32(at), tables, problems);
+    }
+
+    /** Tables share bytes in no font that a tool made on purpose, but for two tags on one and the same table. */
+    private static List<Problem> overlaps(ByteView file, int at, int numTables) {
+        List<int[]> records = new ArrayList<>();
+        for (int i = 0; i < numTables; i++) {
+            int record = at + 12 + 16 * i;
+            if (file.i32(record + 12) > 0) {
+                records.add(new int[] {file.i32(record + 8), file.i32(record + 12), record});
+            }
+        }
+        records.sort(Comparator.comparingInt(record -> record[0]));
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 1; i < records.size(); i++) {
+            int[] before = records.get(i - 1);
+            int[] record = records.get(i);
+            boolean same = before[0] == record[0] && before[1] == record[1];
+            if (!same && record[0] < before[0] + before[1]) {
+                String tag = file.tag(record[2]);
+                problems.add(new Problem(Severity.WARNING, tag, "shares bytes with the table " + file.tag(before[2])));
+            }
+        }
+        return problems;
     }
 
     public static List<Sfnt> readCollection(ByteView file) {

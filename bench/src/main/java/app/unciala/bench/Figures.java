@@ -1,0 +1,186 @@
+package app.unciala.bench;
+
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.subset.Subsetter;
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/**
+ * Measures the engine against the reference encoder, HarfBuzz's subsetter and SHA-256, on the fonts in the folders given,
+ * and prints a table in Markdown. Every baseline is measured in the same run. Processor times are those of one thread
+ * here, and of the whole process there.
+ */
+public final class Figures {
+    private static final String LATIN = "20-7E,A0-FF";
+    private static final int ROUNDS = 25;
+
+    private final List<Path> fonts;
+    private final Path folder;
+    private final ThreadMXBean threads = ManagementFactory.getThreadMXBean();
+
+    private Figures(List<Path> fonts, Path folder) {
+        this.fonts = fonts;
+        this.folder = folder;
+    }
+
+    /** The arguments are a scratch folder, how many fonts to take of each font folder, and these folders. */
+    public static void main(String[] arguments) throws Exception {
+        int most = Integer.parseInt(arguments[1]);
+        List<Path> fonts = new ArrayList<>();
+        for (String folder : Arrays.asList(arguments).subList(2, arguments.length)) {
+            try (Stream<Path> files = Files.walk(Path.of(folder))) {
+                files.filter(file -> file.toString().matches(".*\\.(ttf|otf)"))
+                        .sorted()
+                        .limit(most)
+                        .forEach(fonts::add);
+            }
+        }
+        new Figures(fonts, Path.of(arguments[0])).run();
+    }
+
+    private void run() throws Exception {
+        List<byte[]> files = new ArrayList<>();
+        List<Sfnt> faces = new ArrayList<>();
+        for (Path font : fonts) {
+            byte[] bytes = Files.readAllBytes(font);
+            files.add(bytes);
+            faces.add(FontReader.read(bytes).faces().get(0));
+        }
+        long size = files.stream().mapToLong(bytes -> bytes.length).sum();
+        System.out.printf(Locale.ROOT, "%d fonts of %.1f MB%n%n", fonts.size(), size / 1e6);
+        System.out.println("| what | baseline | ours | baseline | ours / baseline |");
+        System.out.println("|---|---|--:|--:|--:|");
+        inspect(files);
+        woff2(faces);
+        subset(faces);
+        severalFiles(faces);
+    }
+
+    private void inspect(List<byte[]> files) throws NoSuchAlgorithmException {
+        double ours = Double.MAX_VALUE;
+        double theirs = Double.MAX_VALUE;
+        for (int round = 0; round < ROUNDS; round++) {
+            long start = threads.getCurrentThreadCpuTime();
+            for (byte[] bytes : files) {
+                MessageDigest.getInstance("SHA-256").digest(bytes);
+            }
+            theirs = Math.min(theirs, threads.getCurrentThreadCpuTime() - start);
+            start = threads.getCurrentThreadCpuTime();
+            for (byte[] bytes : files) {
+                FontReader.read(bytes).faces().forEach(FaceReport::of);
+            }
+            ours = Math.min(ours, threads.getCurrentThreadCpuTime() - start);
+        }
+        row("inspect, processor time", "SHA-256 of the same bytes", ours / 1e6, theirs / 1e6, "ms");
+    }
+
+    private void woff2(List<Sfnt> faces) throws Exception {
+        FontWriter.write(faces.get(0), FontFormat.WOFF2);
+        long bytes = 0;
+        long start = threads.getCurrentThreadCpuTime();
+        for (Sfnt face : faces) {
+            bytes += FontWriter.write(face, FontFormat.WOFF2).length;
+        }
+        double ours = (threads.getCurrentThreadCpuTime() - start) / 1e9;
+        long theirBytes = 0;
+        double theirs = 0;
+        for (Path font : fonts) {
+            Path copy = Files.write(folder.resolve("font.ttf"), Files.readAllBytes(font));
+            theirs += processorTime("woff2_compress " + copy);
+            theirBytes += Files.size(folder.resolve("font.woff2"));
+        }
+        row("WOFF2, size", "`woff2_compress`", bytes / 1e3, theirBytes / 1e3, "kB");
+        row("WOFF2, processor time", "`woff2_compress`", ours, theirs, "s");
+    }
+
+    private void subset(List<Sfnt> faces) throws Exception {
+        BitSet latin = new BitSet();
+        latin.set(0x20, 0x7F);
+        latin.set(0xA0, 0x100);
+        for (int i = 0; i < 3; i++) {
+            faces.forEach(face -> cut(face, latin));
+        }
+        long bytes = 0;
+        long start = threads.getCurrentThreadCpuTime();
+        for (Sfnt face : faces) {
+            bytes += FontWriter.write(Subsetter.subset(face, latin), FontFormat.WOFF2).length;
+        }
+        double ours = (threads.getCurrentThreadCpuTime() - start) / 1e9;
+        long theirBytes = 0;
+        double theirs = 0;
+        for (Path font : fonts) {
+            Path cut = folder.resolve("cut.ttf");
+            // The names and license texts are kept here, so they are kept there.
+            theirs += processorTime("hb-subset --unicodes=" + LATIN + " --name-IDs='*' --name-languages='*' " + font
+                    + " -o " + cut + " && woff2_compress " + cut);
+            theirBytes += Files.size(folder.resolve("cut.woff2"));
+        }
+        row("Latin subset as WOFF2, size", "`hb-subset`, `woff2_compress`", bytes / 1e3, theirBytes / 1e3, "kB");
+        row("Latin subset as WOFF2, processor time", "`hb-subset`, `woff2_compress`", ours, theirs, "s");
+    }
+
+    private static int cut(Sfnt face, BitSet latin) {
+        return Subsetter.subset(face, latin).tables().size();
+    }
+
+    /** Wall time, since that is what two cores are for; on the smaller half of the fonts. */
+    private void severalFiles(List<Sfnt> faces) {
+        List<Sfnt> some = faces.subList(0, Math.min(8, faces.size()));
+        long start = System.nanoTime();
+        some.forEach(face -> FontWriter.write(face, FontFormat.WOFF2));
+        double one = (System.nanoTime() - start) / 1e9;
+        start = System.nanoTime();
+        some.parallelStream().forEach(face -> FontWriter.write(face, FontFormat.WOFF2));
+        double all = (System.nanoTime() - start) / 1e9;
+        row(
+                some.size() + " files to WOFF2 on " + Runtime.getRuntime().availableProcessors() + " cores, wall time",
+                "one thread",
+                all,
+                one,
+                "s");
+    }
+
+    private static void row(String what, String baseline, double ours, double theirs, String unit) {
+        System.out.printf(
+                Locale.ROOT,
+                "| %s | %s | %.1f %s | %.1f %s | %.3f |%n",
+                what,
+                baseline,
+                ours,
+                unit,
+                theirs,
+                unit,
+                ours / theirs);
+    }
+
+    /** User and system time of a command in seconds, as the shell counts it. */
+    private static double processorTime(String command) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(
+                        "bash", "-c", "TIMEFORMAT='%3U %3S'; time { " + command + " >/dev/null 2>&1; }")
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        if (process.waitFor() != 0) {
+            throw new IOException(command + " failed");
+        }
+        return Arrays.stream(said.strip().split(" "))
+                .mapToDouble(Double::parseDouble)
+                .sum();
+    }
+}
