@@ -127,53 +127,51 @@ function VerdictOf({ row }: { row: FileRow }) {
       <div className="quiet" style={{ fontSize: 15 }}>
         {row.because}
       </div>
+      {row.notes.map((note) => (
+        <div key={note} style={{ color: "var(--soon)", fontSize: 15, overflowWrap: "anywhere" }}>
+          {note}
+        </div>
+      ))}
     </>
   );
 }
 
 function EvidenceOf({ row }: { row: FileRow }) {
   return (
-    <>
-      <table className="sheet">
-        <tbody>
-          {row.evidence.map((item) => (
-            <tr key={item.source + item.says}>
-              <td style={{ width: 190 }}>{item.source}</td>
-              <td>{item.says}</td>
-              <td style={{ textAlign: "right" }}>
-                {item.agrees ? (
-                  <span className="quiet">agrees</span>
-                ) : (
-                  <b style={{ color: "var(--soon)" }}>disagrees</b>
-                )}
-              </td>
-            </tr>
-          ))}
-          <tr>
-            <td>Embedding</td>
-            <td colSpan={2}>{row.embedding}</td>
-          </tr>
-          <tr>
-            <td>Version</td>
-            <td colSpan={2}>{row.version || "not stated"}</td>
-          </tr>
-          <tr>
-            <td>License in the file</td>
-            <td colSpan={2}>{row.license || "none"}</td>
-          </tr>
-          <tr>
-            <td>SHA-256</td>
-            <td colSpan={2} className="digest" style={{ overflowWrap: "anywhere" }}>
-              {row.sha256}
+    <table className="sheet">
+      <tbody>
+        {row.evidence.map((item) => (
+          <tr key={item.source + item.says}>
+            <td style={{ width: 190 }}>{item.source}</td>
+            <td>{item.says}</td>
+            <td style={{ textAlign: "right" }}>
+              {item.agrees ? (
+                <span className="quiet">agrees</span>
+              ) : (
+                <b style={{ color: "var(--soon)" }}>disagrees</b>
+              )}
             </td>
           </tr>
-        </tbody>
-      </table>
-      {row.notes.map((note) => (
-        <p key={note} style={{ color: "var(--soon)", margin: "6px 0 0" }}>
-          {note}
-        </p>
-      ))}
-    </>
+        ))}
+        <tr>
+          <td>Embedding</td>
+          <td colSpan={2}>{row.embedding}</td>
+        </tr>
+        <tr>
+          <td>Version</td>
+          <td colSpan={2}>{row.version || "not stated"}</td>
+        </tr>
+        <tr>
+          <td>License in the file</td>
+          <td colSpan={2}>{row.license || "none"}</td>
+        </tr>
+        <tr>
+          <td>SHA-256</td>
+          <td colSpan={2} className="digest" style={{ overflowWrap: "anywhere" }}>
+            {row.sha256}
+          </td>
+        </tr>
+      </tbody>
+    </table>
   );
 }

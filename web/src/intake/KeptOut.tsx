@@ -25,11 +25,13 @@ export function KeptOut({ rows }: { rows: FileRow[] }) {
                   {verdictWords[row.verdict]}
                 </b>
               </td>
-              <td style={{ overflowWrap: "anywhere" }}>
+              <td style={{ overflowWrap: "anywhere", width: 230 }}>
                 {baseName(row.path)}
-                <div className="quiet" style={{ fontSize: 15 }}>
-                  {row.path}
-                </div>
+                {row.path !== baseName(row.path) && (
+                  <div className="quiet" style={{ fontSize: 15 }}>
+                    {row.path}
+                  </div>
+                )}
               </td>
               <td>{row.because}</td>
               <td className="number" style={{ whiteSpace: "nowrap" }}>
