@@ -9,6 +9,7 @@ import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.Os2Table;
 import app.unciala.core.font.sfnt.PostTable;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.sfnt.StatTable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,8 +22,10 @@ import java.util.Optional;
  *       width word stays: the specification has name 1 stand in for name 16, and widths are often families of their
  *       own);
  *   <li>weight: the {@code wght} axis; OS/2 {@code usWeightClass}, unless it is outside 1 to 1000, on the old scale of
- *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the style name;
- *   <li>width: the {@code wdth} axis; OS/2 {@code usWidthClass}; then the style name;
+ *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the one {@code wght} value of {@code STAT};
+ *       then the style name;
+ *   <li>width: the {@code wdth} axis; OS/2 {@code usWidthClass}; the one {@code wdth} value of {@code STAT}; then the
+ *       style name;
  *   <li>slope: OS/2 {@code fsSelection} bits 9 and 0; {@code head.macStyle}; the {@code slnt} and {@code ital} axes do
  *       not make a face italic by default; then {@code post.italicAngle} together with the style name.
  * </ol>
@@ -33,6 +36,7 @@ public final class FaceIdentifier {
     private final HeadTable head;
     private final Optional<PostTable> post;
     private final Optional<FvarTable> fvar;
+    private final Optional<StatTable> stat;
     private final String subfamily;
     private final Said said;
     private final List<Evidence> evidence = new ArrayList<>();
@@ -43,6 +47,7 @@ public final class FaceIdentifier {
         head = HeadTable.read(face);
         post = PostTable.read(face);
         fvar = FvarTable.read(face);
+        stat = fvar.isPresent() ? Optional.empty() : StatTable.read(face);
         subfamily = names.best(NameTable.TYPOGRAPHIC_SUBFAMILY)
                 .or(() -> names.best(NameTable.SUBFAMILY))
                 .orElse("");
@@ -128,11 +133,14 @@ public final class FaceIdentifier {
         int fromClass = os2.map(Os2Table::weightClass).orElse(0);
         boolean bold = os2.map(Os2Table::isBold).orElse(false) || head.isBold();
         Optional<Integer> fromName = said.weight();
+        Optional<Double> fromStat = stat.flatMap(table -> table.only("wght")).filter(w -> w >= 1 && w <= 1000);
         int settled;
         if (fromClass >= 10 && fromClass <= 1000) {
             boolean forgotten =
                     fromClass == 400 && bold && fromName.filter(w -> w >= 600).isPresent();
             settled = forgotten ? fromName.get() : fromClass;
+        } else if (fromStat.isPresent()) {
+            settled = fromStat.get().intValue();
         } else if (fromName.isPresent()) {
             settled = fromName.get();
         } else {
@@ -144,6 +152,7 @@ public final class FaceIdentifier {
                 evidence.add(new Evidence("fvar wght", Numbers.plain(a.min()) + "–" + Numbers.plain(a.max()), true)));
         os2.ifPresent(t -> evidence.add(
                 new Evidence("OS/2 usWeightClass", String.valueOf(t.weightClass()), range.contains(t.weightClass()))));
+        fromStat.ifPresent(w -> evidence.add(new Evidence("STAT wght", Numbers.plain(w), range.contains(w))));
         fromName.ifPresent(
                 w -> evidence.add(new Evidence("style name", subfamily + " (weight " + w + ")", range.contains(w))));
         if (axis.isEmpty() && bold != settled >= 600) {
@@ -159,13 +168,20 @@ public final class FaceIdentifier {
     private Range width() {
         Optional<Axis> axis = fvar.flatMap(table -> table.axis("wdth")).filter(a -> a.min() > 0 && a.max() >= a.min());
         Optional<Integer> fromClass = os2.map(Os2Table::widthClass).filter(c -> c >= 1 && c <= 9);
-        double settled = fromClass.map(StyleNames::widthOfClass).or(said::width).orElse(100.0);
+        Optional<Double> fromStat = stat.flatMap(table -> table.only("wdth")).filter(w -> w > 0);
+        double settled = fromClass
+                .map(StyleNames::widthOfClass)
+                .or(() -> fromStat)
+                .or(said::width)
+                .orElse(100.0);
         Range range = axis.map(a -> new Range(a.min(), a.max())).orElse(Range.of(settled));
         axis.ifPresent(a -> evidence.add(new Evidence("fvar wdth", range.toString(), true)));
         fromClass
                 .filter(c -> c != 5)
                 .ifPresent(c -> evidence.add(
                         new Evidence("OS/2 usWidthClass", c.toString(), range.contains(StyleNames.widthOfClass(c)))));
+        fromStat.ifPresent(w -> evidence.add(
+                new Evidence("STAT wdth", Numbers.plain(w), range.contains(w) || Math.abs(w - settled) < 1)));
         said.width()
                 .ifPresent(w -> evidence.add(new Evidence(
                         "style name", subfamily + " (width " + Numbers.plain(w) + " %)", range.contains(w))));

@@ -37,6 +37,44 @@ class FaceIdentifierTest {
     }
 
     @Test
+    void statStandsInWhereOs2SaysNothingAndIsEvidenceOtherwise() {
+        byte[] stat = new ByteSink()
+                .u32(0x00010001)
+                .u16(8)
+                .u16(2)
+                .u32(20)
+                .u16(2)
+                .u32(36)
+                .u16(2)
+                .tag("wght")
+                .u16(256)
+                .u16(0)
+                .tag("wdth")
+                .u16(257)
+                .u16(1)
+                .u16(4)
+                .u16(16)
+                .u16(1)
+                .u16(0)
+                .u16(0)
+                .u16(258)
+                .u32(600 << 16)
+                .u16(4)
+                .u16(1)
+                .u16(0)
+                .u16(259)
+                .u16(1)
+                .u32(75 << 16)
+                .toArray();
+        Sfnt silent = face(0, 0, false, Map.of(1, "Harrow", 2, "Regular")).with("STAT", stat);
+        assertThat(FaceIdentifier.identify(silent).slot().weight()).isEqualTo(Range.of(600));
+        Sfnt light = face(300, 0, false, Map.of(1, "Harrow", 2, "Regular")).with("STAT", stat);
+        FaceIdentity identity = FaceIdentifier.identify(light);
+        assertThat(identity.slot().weight()).isEqualTo(Range.of(300));
+        assertThat(identity.conflicts()).extracting(Evidence::source).contains("STAT wght", "STAT wdth");
+    }
+
+    @Test
     void aStyleAtTheEndOfAFamilyNameGoesOnlyWhenTheTablesConfirmIt() {
         Sfnt light = face(300, 0, false, Map.of(1, "Harrow Light", 2, "Regular"));
         assertThat(FaceIdentifier.identify(light).family()).isEqualTo("Harrow");
