@@ -4,7 +4,6 @@ import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.outline.GlyphPoints;
 import java.util.Optional;
-import java.util.function.DoubleBinaryOperator;
 
 /**
  * Runs Type 2 (Technical Note 5177) or CFF2 charstrings, one at a time, bounded in depth, stack and steps. CFF2 adds blends,
@@ -13,18 +12,15 @@ import java.util.function.DoubleBinaryOperator;
 final class CharStringRun {
     private static final int[] NONE = {};
     private static final int MAX_DEPTH = 10;
-    private static final int MAX_STACK = 513;
     private static final int MAX_STEPS = 2_000_000;
 
     private final CffIndex charStrings;
     private final CffIndex globalSubrs;
     private final Optional<int[]> regionCounts;
     private final CffCharset charset;
-    private final double[] stack = new double[MAX_STACK];
-    private final double[] storage = new double[32];
+    private final OperandStack stack = new OperandStack();
     private CffIndex localSubrs;
     private GlyphPoints points = new GlyphPoints();
-    private int size;
     private double x;
     private double y;
     private int hints;
@@ -50,7 +46,7 @@ final class CharStringRun {
         this.localSubrs = localSubrs;
         this.deltaSet = deltaSet;
         this.points = points;
-        size = 0;
+        stack.size = 0;
         x = 0;
         y = 0;
         hints = 0;
@@ -88,7 +84,7 @@ final class CharStringRun {
             }
             switch (b) {
                 case 28 -> {
-                    push(code.i16(at));
+                    stack.push(code.i16(at));
                     at += 2;
                 }
                 case 11 -> {
@@ -108,25 +104,25 @@ final class CharStringRun {
 
     private int number(ByteView code, int b, int at) {
         if (b <= 246) {
-            push(b - 139);
+            stack.push(b - 139);
             return at;
         }
         if (b <= 250) {
-            push((b - 247) * 256 + code.u8(at) + 108);
+            stack.push((b - 247) * 256 + code.u8(at) + 108);
             return at + 1;
         }
         if (b <= 254) {
-            push(-(b - 251) * 256 - code.u8(at) - 108);
+            stack.push(-(b - 251) * 256 - code.u8(at) - 108);
             return at + 1;
         }
-        push(code.fixed(at));
+        stack.push(code.fixed(at));
         fractions = true;
         return at + 4;
     }
 
     private ByteView subroutine(CffIndex subrs) {
         int bias = subrs.count() < 1240 ? 107 : subrs.count() < 33900 ? 1131 : 32768;
-        return subrs.again((int) pop() + bias);
+        return subrs.again((int) stack.pop() + bias);
     }
 
     private void operator(int b) {
@@ -138,78 +134,78 @@ final class CharStringRun {
             case 1, 3, 18, 23 -> stems();
             case 4 -> {
                 takeWidth(1);
-                move(0, at(0));
+                move(0, stack.at(0));
             }
             case 21 -> {
                 takeWidth(2);
-                move(at(0), at(1));
+                move(stack.at(0), stack.at(1));
             }
             case 22 -> {
                 takeWidth(1);
-                move(at(0), 0);
+                move(stack.at(0), 0);
             }
-            case 5 -> lines(0, size);
+            case 5 -> lines(0, stack.size);
             case 6 -> alternatingLines(true);
             case 7 -> alternatingLines(false);
-            case 8 -> curves(0, size);
+            case 8 -> curves(0, stack.size);
             case 24 -> {
-                int end = Math.max(0, size - 2);
+                int end = Math.max(0, stack.size - 2);
                 curves(0, end);
-                lines(end, size);
+                lines(end, stack.size);
             }
             case 25 -> {
-                int end = Math.max(0, size - 6);
+                int end = Math.max(0, stack.size - 6);
                 lines(0, end);
-                curves(end, size);
+                curves(end, stack.size);
             }
             case 26 -> verticalCurves();
             case 27 -> horizontalCurves();
             case 30 -> alternatingCurves(false);
             case 31 -> alternatingCurves(true);
-            case 15 -> deltaSet = (int) at(0);
+            case 15 -> deltaSet = (int) stack.at(0);
             case 14 -> end();
             default -> throw new FontException("CFF ", -1, "has the unknown charstring operator " + b);
         }
-        size = 0;
+        stack.size = 0;
     }
 
     private void stems() {
         if (!widthTaken) {
             widthTaken = true;
-            if (size % 2 == 1) {
-                size--;
+            if (stack.size % 2 == 1) {
+                stack.size--;
             }
         }
-        hints += size / 2;
-        size = 0;
+        hints += stack.size / 2;
+        stack.size = 0;
     }
 
     /** n values, then n times as many deltas as there are regions, then n: the values stay, which is the default. */
     private void blend() {
-        int values = (int) pop();
+        int values = (int) stack.pop();
         int[] counts = regionCounts.orElseThrow();
         int regions = deltaSet >= 0 && deltaSet < counts.length ? counts[deltaSet] : 0;
         long deltas = (long) values * regions;
-        if (values < 0 || values + deltas > size) {
+        if (values < 0 || values + deltas > stack.size) {
             throw new FontException("CFF2", -1, "blends more values than there are");
         }
-        size -= (int) deltas;
+        stack.size -= (int) deltas;
     }
 
     /** The width stands before the operands of whichever operator clears the stack first. */
     private void takeWidth(int operands) {
         if (!widthTaken) {
             widthTaken = true;
-            if (size > operands) {
-                System.arraycopy(stack, 1, stack, 0, --size);
+            if (stack.size > operands) {
+                stack.dropFirst();
             }
         }
     }
 
     private void end() {
-        takeWidth(size >= 4 ? 4 : 0);
-        if (size >= 4) {
-            compose(at(0), at(1), (int) at(2), (int) at(3));
+        takeWidth(stack.size >= 4 ? 4 : 0);
+        if (stack.size >= 4) {
+            compose(stack.at(0), stack.at(1), (int) stack.at(2), (int) stack.at(3));
         }
         ended = true;
     }
@@ -226,7 +222,7 @@ final class CharStringRun {
 
     private void part(int glyph, double atX, double atY) {
         ByteView charString = charStrings.get(glyph);
-        size = 0;
+        stack.size = 0;
         hints = 0;
         widthTaken = false;
         ended = false;
@@ -262,45 +258,51 @@ final class CharStringRun {
 
     private void lines(int from, int to) {
         for (int i = from; i + 1 < to; i += 2) {
-            line(stack[i], stack[i + 1]);
+            line(stack.values[i], stack.values[i + 1]);
         }
     }
 
     private void alternatingLines(boolean horizontal) {
-        for (int i = 0; i < size; i++, horizontal = !horizontal) {
-            line(horizontal ? stack[i] : 0, horizontal ? 0 : stack[i]);
+        for (int i = 0; i < stack.size; i++, horizontal = !horizontal) {
+            line(horizontal ? stack.values[i] : 0, horizontal ? 0 : stack.values[i]);
         }
     }
 
     private void curves(int from, int to) {
         for (int i = from; i + 5 < to; i += 6) {
-            curve(stack[i], stack[i + 1], stack[i + 2], stack[i + 3], stack[i + 4], stack[i + 5]);
+            curve(
+                    stack.values[i],
+                    stack.values[i + 1],
+                    stack.values[i + 2],
+                    stack.values[i + 3],
+                    stack.values[i + 4],
+                    stack.values[i + 5]);
         }
     }
 
     private void verticalCurves() {
-        int i = size % 4 == 1 ? 1 : 0;
-        double dx = i == 1 ? stack[0] : 0;
-        for (; i + 3 < size; i += 4, dx = 0) {
-            curve(dx, stack[i], stack[i + 1], stack[i + 2], 0, stack[i + 3]);
+        int i = stack.size % 4 == 1 ? 1 : 0;
+        double dx = i == 1 ? stack.values[0] : 0;
+        for (; i + 3 < stack.size; i += 4, dx = 0) {
+            curve(dx, stack.values[i], stack.values[i + 1], stack.values[i + 2], 0, stack.values[i + 3]);
         }
     }
 
     private void horizontalCurves() {
-        int i = size % 4 == 1 ? 1 : 0;
-        double dy = i == 1 ? stack[0] : 0;
-        for (; i + 3 < size; i += 4, dy = 0) {
-            curve(stack[i], dy, stack[i + 1], stack[i + 2], stack[i + 3], 0);
+        int i = stack.size % 4 == 1 ? 1 : 0;
+        double dy = i == 1 ? stack.values[0] : 0;
+        for (; i + 3 < stack.size; i += 4, dy = 0) {
+            curve(stack.values[i], dy, stack.values[i + 1], stack.values[i + 2], stack.values[i + 3], 0);
         }
     }
 
     private void alternatingCurves(boolean horizontal) {
-        for (int i = 0; i + 3 < size; i += 4, horizontal = !horizontal) {
-            double last = size - i == 5 ? stack[i + 4] : 0;
+        for (int i = 0; i + 3 < stack.size; i += 4, horizontal = !horizontal) {
+            double last = stack.size - i == 5 ? stack.values[i + 4] : 0;
             if (horizontal) {
-                curve(stack[i], 0, stack[i + 1], stack[i + 2], last, stack[i + 3]);
+                curve(stack.values[i], 0, stack.values[i + 1], stack.values[i + 2], last, stack.values[i + 3]);
             } else {
-                curve(0, stack[i], stack[i + 1], stack[i + 2], stack[i + 3], last);
+                curve(0, stack.values[i], stack.values[i + 1], stack.values[i + 2], stack.values[i + 3], last);
             }
         }
     }
@@ -310,64 +312,10 @@ final class CharStringRun {
         switch (b) {
             case 34, 35, 36, 37 -> {
                 flex(b);
-                size = 0;
+                stack.size = 0;
             }
-            case 3 -> binary((l, r) -> l != 0 && r != 0 ? 1 : 0);
-            case 4 -> binary((l, r) -> l != 0 || r != 0 ? 1 : 0);
-            case 5 -> push(pop() == 0 ? 1 : 0);
-            case 9 -> push(Math.abs(pop()));
-            case 10 -> binary(Double::sum);
-            case 11 -> binary((l, r) -> l - r);
-            case 12 -> binary((l, r) -> r == 0 ? 0 : l / r);
-            case 14 -> push(-pop());
-            case 15 -> binary((l, r) -> l == r ? 1 : 0);
-            case 18 -> pop();
-            case 20 -> {
-                int index = (int) pop();
-                storage[Math.floorMod(index, storage.length)] = pop();
-            }
-            case 21 -> push(storage[Math.floorMod((int) pop(), storage.length)]);
-            case 22 -> {
-                double v2 = pop();
-                double v1 = pop();
-                double s2 = pop();
-                double s1 = pop();
-                push(v1 <= v2 ? s1 : s2);
-            }
-            case 23 -> push(0.5);
-            case 24 -> binary((l, r) -> l * r);
-            case 26 -> push(Math.sqrt(Math.max(0, pop())));
-            case 27 -> {
-                double top = pop();
-                push(top);
-                push(top);
-            }
-            case 28 -> {
-                double top = pop();
-                double below = pop();
-                push(top);
-                push(below);
-            }
-            case 29 -> {
-                int index = Math.max(0, (int) pop());
-                push(at(size - 1 - index));
-            }
-            case 30 -> roll();
-            default -> throw new FontException("CFF ", -1, "has the unknown charstring operator 12 " + b);
+            default -> stack.arithmetic(b);
         }
-    }
-
-    private void roll() {
-        int shift = (int) pop();
-        int count = (int) pop();
-        if (count < 0 || count > size) {
-            throw new FontException("CFF ", -1, "rolls more of its stack than there is");
-        }
-        double[] part = new double[count];
-        for (int i = 0; i < count; i++) {
-            part[Math.floorMod(i + shift, count)] = stack[size - count + i];
-        }
-        System.arraycopy(part, 0, stack, size - count, count);
     }
 
     private void flex(int b) {
@@ -375,57 +323,30 @@ final class CharStringRun {
         double startY = y;
         switch (b) {
             case 34 -> {
-                curve(at(0), 0, at(1), at(2), at(3), 0);
-                curve(at(4), 0, at(5), startY - y, at(6), 0);
+                curve(stack.at(0), 0, stack.at(1), stack.at(2), stack.at(3), 0);
+                curve(stack.at(4), 0, stack.at(5), startY - y, stack.at(6), 0);
             }
             case 35 -> {
-                curve(at(0), at(1), at(2), at(3), at(4), at(5));
-                curve(at(6), at(7), at(8), at(9), at(10), at(11));
+                curve(stack.at(0), stack.at(1), stack.at(2), stack.at(3), stack.at(4), stack.at(5));
+                curve(stack.at(6), stack.at(7), stack.at(8), stack.at(9), stack.at(10), stack.at(11));
             }
             case 36 -> {
-                curve(at(0), at(1), at(2), at(3), at(4), 0);
-                curve(at(5), 0, at(6), at(7), at(8), startY - (y + at(7)));
+                curve(stack.at(0), stack.at(1), stack.at(2), stack.at(3), stack.at(4), 0);
+                curve(stack.at(5), 0, stack.at(6), stack.at(7), stack.at(8), startY - (y + stack.at(7)));
             }
             default -> {
-                double dx = at(0) + at(2) + at(4) + at(6) + at(8);
-                double dy = at(1) + at(3) + at(5) + at(7) + at(9);
+                double dx = stack.at(0) + stack.at(2) + stack.at(4) + stack.at(6) + stack.at(8);
+                double dy = stack.at(1) + stack.at(3) + stack.at(5) + stack.at(7) + stack.at(9);
                 boolean wide = Math.abs(dx) > Math.abs(dy);
-                curve(at(0), at(1), at(2), at(3), at(4), at(5));
+                curve(stack.at(0), stack.at(1), stack.at(2), stack.at(3), stack.at(4), stack.at(5));
                 curve(
-                        at(6),
-                        at(7),
-                        at(8),
-                        at(9),
-                        wide ? at(10) : startX - x - at(6) - at(8),
-                        wide ? startY - y - at(7) - at(9) : at(10));
+                        stack.at(6),
+                        stack.at(7),
+                        stack.at(8),
+                        stack.at(9),
+                        wide ? stack.at(10) : startX - x - stack.at(6) - stack.at(8),
+                        wide ? startY - y - stack.at(7) - stack.at(9) : stack.at(10));
             }
         }
-    }
-
-    private void binary(DoubleBinaryOperator operator) {
-        double right = pop();
-        double left = pop();
-        push(operator.applyAsDouble(left, right));
-    }
-
-    private double at(int i) {
-        if (i < 0 || i >= size) {
-            throw new FontException("CFF ", -1, "has a charstring operator with too few operands");
-        }
-        return stack[i];
-    }
-
-    private void push(double value) {
-        if (size == MAX_STACK) {
-            throw new FontException("CFF ", -1, "has a charstring with too many operands");
-        }
-        stack[size++] = value;
-    }
-
-    private double pop() {
-        if (size == 0) {
-            throw new FontException("CFF ", -1, "has a charstring operator with too few operands");
-        }
-        return stack[--size];
     }
 }
