@@ -2,8 +2,14 @@ package app.unciala.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.unciala.core.face.FaceIdentifier;
+import app.unciala.core.font.ByteSink;
+import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.layout.LayoutFeatures;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.Sfnt;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
@@ -19,6 +25,9 @@ import picocli.CommandLine;
 /** The fixed points of the command line, on a font that a Debian package installed. */
 class UncialaTest {
     private static final String SANS = "/usr/share/fonts/truetype/dejavu/DejaVuSans-Bold.ttf";
+
+    private static final String LATO = "/usr/share/fonts/truetype/lato/Lato-Regular.ttf";
+    private static final String INTER = "/usr/share/fonts/truetype/inter-vf/Inter.var.ttf";
 
     @TempDir
     Path folder;
@@ -79,6 +88,135 @@ class UncialaTest {
     }
 
     @Test
+    void subsetJoinsWhatIsAskedAndKeepsFeaturesAndHintingAsTold() throws Exception {
+        Path cut = folder.resolve("cut.ttf");
+        String[] asked = {
+            "subset",
+            LATO,
+            "--ranges",
+            "Basic Latin",
+            "--text",
+            "Ωß",
+            "--features",
+            "smcp,onum",
+            "--no-hinting",
+            "-o",
+            ""
+        };
+        asked[asked.length - 1] = cut.toString();
+        assertThat(run(asked)).as(err.toString()).isZero();
+        Sfnt face = face(cut);
+        assertThat(CmapTable.read(face).codePoints()).hasSize(97).contains('ß', 'Ω');
+        assertThat(LayoutFeatures.of(face)).contains("kern", "liga", "onum").doesNotContain("dlig", "ss01");
+        assertThat(face.tables()).doesNotContainKeys("fpgm", "prep", "cvt ");
+        assertThat(run("subset", LATO, "--text", "fi", "--features", "all", "-o", cut.toString()))
+                .isZero();
+        assertThat(face(cut).tables()).containsKeys("fpgm", "GSUB");
+    }
+
+    @Test
+    void theFileToWriteSaysTheFormatAndEachFaceOfACollectionIsWritten() throws Exception {
+        Path woff = folder.resolve("named.woff");
+        assertThat(run(
+                        "convert",
+                        SANS,
+                        "--to",
+                        "woff2",
+                        "-o",
+                        folder.resolve("odd.bin").toString()))
+                .isZero();
+        assertThat(run("subset", SANS, "--text", "A", "-o", woff.toString())).isZero();
+        assertThat(FontReader.read(Files.readAllBytes(woff)).format()).isEqualTo(FontFormat.WOFF);
+
+        byte[] one = Files.readAllBytes(Path.of(SANS));
+        ByteSink collection =
+                new ByteSink().tag("ttcf").u32(0x10000).u32(2).u32(20).u32(20).bytes(moved(one, 20));
+        Path file = Files.write(folder.resolve("two.ttc"), collection.toArray());
+        assertThat(run(
+                        "convert",
+                        file.toString(),
+                        "--to",
+                        "ttf",
+                        "--out-dir",
+                        folder.resolve("faces").toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(folder.resolve("faces/two-1.ttf")).exists();
+        assertThat(folder.resolve("faces/two-2.ttf")).exists();
+        assertThat(run(
+                        "convert",
+                        file.toString(),
+                        "--to",
+                        "ttf",
+                        "-o",
+                        folder.resolve("x.ttf").toString()))
+                .isEqualTo(1);
+        assertThat(err.toString()).contains("collection of 2 faces");
+    }
+
+    /** A bare font as it stands behind a header of so many bytes: the offsets of its tables count from the file's start. */
+    private static byte[] moved(byte[] font, int by) {
+        ByteView view = ByteView.of(font.clone(), "font");
+        ByteSink moved = new ByteSink().bytes(font);
+        for (int i = 0; i < view.u16(4); i++) {
+            moved.putU32(12 + 16 * i + 8, view.i32(12 + 16 * i + 8) + by);
+        }
+        return moved.toArray();
+    }
+
+    @Test
+    void renameInstanceSplitAndFallbackDoWhatTheySay() throws Exception {
+        Path renamed = folder.resolve("renamed.ttf");
+        assertThat(run("rename", SANS, "--family", "Harrow Web", "-o", renamed.toString()))
+                .isZero();
+        assertThat(FaceIdentifier.identify(face(renamed)).family()).isEqualTo("Harrow Web");
+
+        Path settled = folder.resolve("settled.woff2");
+        assertThat(run("instance", INTER, "--at", "wght=650,slnt=-5", "--family", "Harrow", "-o", settled.toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(FaceIdentifier.identify(face(settled)).family()).isEqualTo("Harrow");
+        assertThat(FaceIdentifier.identify(face(settled)).slot().weight().min()).isEqualTo(650);
+
+        assertThat(run("split", LATO, "--ranges", "Basic Latin,Latin,Cyrillic", "--out-dir", folder.toString()))
+                .isZero();
+        String css = Files.readString(folder.resolve("Lato-Regular.css"));
+        assertThat(css.split("@font-face")).hasSize(5);
+        assertThat(css).contains("url(\"Lato-Regular-cyrillic.woff2\")", "unicode-range: U+20-7E;");
+        assertThat(CmapTable.read(face(folder.resolve("Lato-Regular-cyrillic.woff2")))
+                        .has('Ж'))
+                .isTrue();
+
+        out.getBuffer().setLength(0);
+        assertThat(run("fallback", LATO, SANS, "--face", "arial")).isZero();
+        assertThat(out.toString())
+                .contains("local(\"Arial\")", "local(\"Arial Bold\")", "\"Lato Fallback\"", "size-adjust: ");
+    }
+
+    @Test
+    void inspectSaysMoreWhenAsked() {
+        assertThat(run("inspect", INTER, "--details", "--languages", "vi,hi")).isZero();
+        assertThat(out.toString().lines()).hasSize(1);
+        assertThat(out.toString())
+                .contains("\"designer\":\"Rasmus Andersson\"", "\"hhea ascender\":2728", "\"agree\":true")
+                .contains("\"hinting\":\"not hinted\"", "\"name\":\"Semi Bold Italic\",\"wght\":600,\"slnt\":-10")
+                .containsPattern("\"languages\":\\[.*\"pl\".*\"vi\"")
+                .containsPattern("\"lacking\":\\{\"vi\":\"\",\"hi\":\"[^\"]*क");
+    }
+
+    @Test
+    void compareSaysWhatChanged() throws Exception {
+        Path cut = folder.resolve("cut.ttf");
+        run("subset", LATO, "--languages", "de", "-o", cut.toString());
+        assertThat(run("compare", LATO, cut.toString())).isEqualTo(1);
+        assertThat(out.toString())
+                .startsWith("different drawings\nlikeness: 1.000\n")
+                .containsPattern("characters lost: \\d+ \\(U\\+0000")
+                .contains("features lost:")
+                .doesNotContain("glyphs changed", "kerning changed");
+    }
+
+    @Test
     void compareSeesThroughContainers() {
         Path woff = folder.resolve("bold.woff");
         run("convert", SANS, "--to", "woff", "-o", woff.toString());
@@ -95,6 +233,12 @@ class UncialaTest {
                         new String[] {"convert", SANS, SANS, "--to", "woff", "-o", "x"},
                         new String[] {"subset", SANS, "--unicodes", "A-Z", "-o", "x"},
                         new String[] {"subset", SANS, "--languages", "qqx", "-o", "x"},
+                        new String[] {"subset", SANS, "--ranges", "Nowhere", "-o", "x"},
+                        new String[] {"instance", SANS, "--at", "bold", "-o", "x"},
+                        new String[] {"instance", SANS, "--at", "wght=500", "-o", "x"},
+                        new String[] {"rename", SANS, "--family", "!", "-o", "x"},
+                        new String[] {"fallback", SANS, "--face", "Nobody"},
+                        new String[] {"split", SANS, "--ranges", "Nowhere", "--out-dir", "x"},
                         new String[] {"compare", SANS, "missing.ttf"},
                         new String[] {"frobnicate"})
                 .forEach(args -> {
@@ -102,6 +246,10 @@ class UncialaTest {
                     assertThat(run(args)).isNotZero();
                     assertThat(err.toString().lines()).as(err.toString()).hasSize(1);
                 });
+    }
+
+    private static Sfnt face(Path path) throws Exception {
+        return FontReader.read(Files.readAllBytes(path)).faces().get(0);
     }
 
     private int run(String... args) {
