@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,6 +23,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** Our WOFF 2.0 against the reference tools, both ways, on real fonts. */
 class Woff2OracleTest {
+    private static long ourBytes;
+    private static long theirBytes;
+
     @TempDir
     Path folder;
 
@@ -45,10 +49,18 @@ class Woff2OracleTest {
 
         run("woff2_compress", Files.write(folder.resolve("theirs.ttf"), bytes));
         byte[] theirs = Files.readAllBytes(folder.resolve("theirs.woff2"));
+        ourBytes += ours.length;
+        theirBytes += theirs.length;
         Sfnt read = FontReader.read(theirs).faces().get(0);
         assertSame(read, original);
         assertThat(FaceReport.of(read).drawing())
                 .isEqualTo(FaceReport.of(original).drawing());
+    }
+
+    /** Over all the fonts, what we write is no larger than what the reference encoder writes. */
+    @AfterAll
+    static void noLargerThanTheReference() {
+        assertThat(ourBytes).isPositive().isLessThanOrEqualTo(theirBytes);
     }
 
     @Test
