@@ -18,6 +18,7 @@ import app.unciala.core.testing.RealFonts;
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -41,6 +42,8 @@ class HostileFontTest {
         VARIABLE,
         LAYOUT,
         LEGACY_KERNING,
+        LAYERS,
+        PICTURES,
         WOFF,
         WOFF2,
         EOT,
@@ -53,6 +56,8 @@ class HostileFontTest {
                 case VARIABLE -> cut("Inter.var.ttf", "AVTofficezaßł ->3x4", FontFormat.TTF);
                 case LAYOUT -> cut("Amiri-Regular.ttf", "السلام عليكم لا إله بِسْمِ", FontFormat.TTF);
                 case LEGACY_KERNING -> cut("OpenSans-Regular.ttf", "AVATAR Tofu Wave", FontFormat.TTF);
+                case LAYERS -> cut("AmiriQuranColored.ttf", "بِسْمِ ٱللَّهِ", FontFormat.TTF);
+                case PICTURES -> cut(RealFonts.emoji(), "🅰🕳", FontFormat.TTF);
                 case WOFF -> cut("DejaVuSans.ttf", "AVATAR ệ Ťoffi", FontFormat.WOFF);
                 case WOFF2 -> cut("DejaVuSans.ttf", "AVATAR ệ Ťoffi", FontFormat.WOFF2);
                 case EOT -> cut("DejaVuSans.ttf", "AVATAR", FontFormat.EOT);
@@ -61,10 +66,14 @@ class HostileFontTest {
         }
 
         private static byte[] cut(String name, String text, FontFormat format) {
+            return cut(RealFonts.named(name), text, format);
+        }
+
+        private static byte[] cut(Path font, String text, FontFormat format) {
             BitSet characters = new BitSet();
             text.codePoints().forEach(characters::set);
             SubsetPlan plan = SubsetPlan.of(characters).withFeatures(tag -> true);
-            return FontWriter.write(Subsetter.subset(face(RealFonts.bytes(RealFonts.named(name))), plan), format);
+            return FontWriter.write(Subsetter.subset(face(RealFonts.bytes(font)), plan), format);
         }
     }
 
@@ -147,8 +156,8 @@ class HostileFontTest {
         for (Sfnt face : faces) {
             attempt(what, () -> FaceReport.of(face));
             attempt(what, () -> FontWriter.write(face, FontFormat.WOFF));
-            attempt(what, () -> Subsetter.subset(face, SubsetPlan.of(LATIN).withFeatures(tag -> true)));
-            attempt(what, () -> Subsetter.subset(face, SubsetPlan.of(LATIN).withoutHinting()));
+            attempt(what, () -> Subsetter.subset(face, SubsetPlan.of(KEPT).withFeatures(tag -> true)));
+            attempt(what, () -> Subsetter.subset(face, SubsetPlan.of(KEPT).withoutHinting()));
             attempt(what, () -> Kerning.read(face).between(1, 2));
             attempt(what, () -> OutlineReader.read(face).outline(3));
             attempt(what, () -> AverageAdvance.of(face));
@@ -202,13 +211,14 @@ class HostileFontTest {
         return file.offset32(12 + 16 * random.nextInt(file.u16(4)) + 8);
     }
 
-    private static final BitSet LATIN = latin();
+    private static final BitSet KEPT = kept();
 
-    private static BitSet latin() {
-        BitSet latin = new BitSet();
-        latin.set(0x20, 0x7F);
-        latin.set(0x600, 0x700);
-        return latin;
+    private static BitSet kept() {
+        BitSet kept = new BitSet();
+        kept.set(0x20, 0x7F);
+        kept.set(0x600, 0x700);
+        kept.set(0x1F000, 0x20000);
+        return kept;
     }
 
     private static Sfnt face(byte[] bytes) {

@@ -73,6 +73,11 @@ public final class RealFonts {
         return everywhere().filter(path -> path.endsWith(name)).findFirst().orElseThrow();
     }
 
+    /** A font of pictures, with no outlines at all. */
+    public static Path emoji() {
+        return ROOT.resolve("truetype/noto/NotoColorEmoji.ttf");
+    }
+
     /** A font with CFF outlines. */
     public static byte[] cff() {
         return bytes(in("opentype/cantarell").findFirst().orElseThrow());

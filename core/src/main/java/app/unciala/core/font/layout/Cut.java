@@ -1,6 +1,7 @@
 package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.Work;
 import java.util.BitSet;
 import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;

@@ -1,6 +1,7 @@
 package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.Work;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.variation.ItemVariationStore;
 import app.unciala.core.font.variation.Location;

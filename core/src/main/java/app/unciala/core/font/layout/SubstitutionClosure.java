@@ -2,6 +2,7 @@ package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.Work;
 import java.util.BitSet;
 import java.util.function.Predicate;
 

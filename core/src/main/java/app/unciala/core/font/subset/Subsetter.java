@@ -4,6 +4,8 @@ import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.cff.CffCutter;
+import app.unciala.core.font.color.BitmapCutter;
+import app.unciala.core.font.color.SbixCutter;
 import app.unciala.core.font.layout.GlyphMap;
 import app.unciala.core.font.layout.LayoutCutter;
 import app.unciala.core.font.layout.LayoutTable;
@@ -31,7 +33,7 @@ public final class Subsetter {
             "feat", "prop", "Zapf", "Feat", "Glat", "Gloc", "Silf", "Sill", "TSI0", "TSI1", "TSI2", "TSI3", "TSI5");
 
     /** Tables that refer to glyphs in ways that are kept as they are, so that glyphs must keep their numbers. */
-    private static final List<String> FIXED = List.of("COLR", "CBLC", "sbix", "SVG ");
+    private static final List<String> FIXED = List.of("COLR", "SVG ");
 
     private static final List<String> HINTING = List.of("cvt ", "cvar", "fpgm", "prep", "gasp");
 
@@ -88,6 +90,7 @@ public final class Subsetter {
                     "name",
                     NameWriter.write(NameTable.read(face).withoutRepeats().records()));
         }
+        cut = SbixCutter.cut(BitmapCutter.cut(cut, map), numGlyphs, map);
         Optional<byte[]> kern = kerning(face, plan, closure.inText(), map);
         cut = kern.isPresent() ? cut.with("kern", kern.get()) : cut.without("kern");
         return withoutDropped(fixed ? cut : cut.without("MATH"), plan.hinting());

@@ -2,6 +2,7 @@ package app.unciala.core.font.woff2;
 
 import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
 import app.unciala.core.font.sfnt.GlyfTable;
 import app.unciala.core.font.sfnt.HeadTable;
 import app.unciala.core.font.sfnt.Sfnt;
@@ -26,10 +27,17 @@ public final class Woff2Writer {
     private static final int NULL_TRANSFORM_OF_OUTLINES = 3 << 6;
     private static final int HMTX_TRANSFORM = 1 << 6;
 
+    /** Decoders in use, browsers' among them, take a file that expands further for an attack. */
+    private static final int MOST_EXPANSION = 100;
+
     private record Entry(String tag, int flags, int originalLength, byte[] bytes, boolean transformed) {}
 
     private Woff2Writer() {}
 
+    /**
+     * @throws FontException if the face is damaged, or consists so much of zeros or repeats that browsers would refuse to
+     *     unpack the file
+     */
     public static byte[] write(Sfnt source) {
         Sfnt face = source.without("DSIG");
         boolean outlines = face.table("glyf").isPresent() && face.table("loca").isPresent();
@@ -53,6 +61,10 @@ public final class Woff2Writer {
         }
         byte[] packed = Brotli.compress(plain.toArray());
         int length = (48 + directory.size() + packed.length + 3) & ~3;
+        if (plain.size() > (long) MOST_EXPANSION * length) {
+            throw new FontException(
+                    "WOFF2", -1, "would expand more than " + MOST_EXPANSION + " times, which browsers refuse");
+        }
         ByteSink out = new ByteSink(length);
         out.u32(0x774F4632).u32(ready.flavor()).u32(length).u16(entries.size()).u16(0);
         out.u32(decoded.length).u32(packed.length).u16(1).u16(0);
