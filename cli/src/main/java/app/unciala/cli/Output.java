@@ -9,9 +9,14 @@ import app.unciala.core.font.sfnt.Sfnt;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
 import picocli.CommandLine.Option;
@@ -19,7 +24,7 @@ import picocli.CommandLine.ParameterException;
 
 /**
  * Where results go: one file, or a folder in which each keeps its base name and one failure does not stop the rest. The
- * faces of a collection are numbered behind the base name.
+ * faces of a collection are numbered behind the base name. Neither an input nor another result is ever written over.
  */
 final class Output {
     @Option(names = "-o", paramLabel = "OUT", description = "the file to write, for one input")
@@ -27,6 +32,9 @@ final class Output {
 
     @Option(names = "--out-dir", paramLabel = "DIR", description = "the folder to write into")
     private @Nullable Path folder;
+
+    /** What this run writes, and from what. */
+    private final Map<Path, Path> claimed = new ConcurrentHashMap<>();
 
     /**
      * Changes every input and writes it in the format asked for, or else the one that OUT promises by its extension, or else
@@ -40,16 +48,27 @@ final class Output {
         if (file != null && inputs.size() > 1) {
             throw new ParameterException(command, "-o takes one input; use --out-dir for several");
         }
+        if (file == null && folder == null) {
+            throw new ParameterException(command, "say where to write: -o OUT or --out-dir DIR");
+        }
         if (folder != null) {
             Files.createDirectories(folder);
         }
-        // Files have nothing to do with each other, so every core takes one; messages come in the order of the files.
-        List<String> problems = inputs.parallelStream()
-                .map(input -> write(input, to, change))
-                .filter(problem -> !problem.isEmpty())
-                .toList();
-        problems.forEach(command.getErr()::println);
-        return problems.isEmpty() ? 0 : 1;
+        inputs.forEach(input -> claimed.put(place(input), input));
+        // Files have nothing to do with each other, so every core takes one, but that of two with the same name the
+        // first
+        // one keeps it; messages come in the order of the files.
+        String[] problems = new String[inputs.size()];
+        IntStream.range(0, inputs.size())
+                .boxed()
+                .collect(Collectors.groupingBy(i -> baseName(inputs.get(i))))
+                .values()
+                .parallelStream()
+                .forEach(same -> same.forEach(i -> problems[i] = write(inputs.get(i), to, change)));
+        List<String> said =
+                Arrays.stream(problems).filter(problem -> !problem.isEmpty()).toList();
+        said.forEach(command.getErr()::println);
+        return said.isEmpty() ? 0 : 1;
     }
 
     /** What went wrong, or nothing. */
@@ -65,7 +84,7 @@ final class Output {
                 Sfnt face = change.apply(faces.get(i));
                 FontFormat target = to.or(this::formatOfFile)
                         .orElse(font.format() == FontFormat.COLLECTION ? face.bareFormat() : font.format());
-                Files.write(path(input, faces.size() == 1 ? -1 : i, target), FontWriter.write(face, target));
+                Files.write(claim(input, faces.size() == 1 ? -1 : i, target), FontWriter.write(face, target));
             }
             return "";
         } catch (FontException e) {
@@ -82,13 +101,28 @@ final class Output {
                 .filter(format -> format != FontFormat.COLLECTION);
     }
 
+    private Path claim(Path input, int face, FontFormat format) {
+        Path path = path(input, face, format);
+        Path other = claimed.putIfAbsent(place(path), input);
+        if (other != null) {
+            boolean isInput = place(other).equals(place(path));
+            throw new FontException(
+                    "file", -1, "would be written over " + path + (isInput ? ", an input" : ", made from " + other));
+        }
+        return path;
+    }
+
+    private static Path place(Path path) {
+        return path.toAbsolutePath().normalize();
+    }
+
     /** {@code face} is its place in a collection, or -1 for the only face of a file. */
     private Path path(Path input, int face, FontFormat format) {
         if (file != null) {
             return file;
         }
         String name = baseName(input) + (face < 0 ? "" : "-" + (face + 1)) + "." + format.extension();
-        return (folder == null ? Path.of("") : folder).resolve(name);
+        return folder == null ? Path.of(name) : folder.resolve(name);
     }
 
     /** The file's name without its extension. */

@@ -75,6 +75,29 @@ class UncialaTest {
     }
 
     @Test
+    void nothingIsWrittenOverAnInputOrAnotherResult() throws Exception {
+        Path here = Files.copy(Path.of(SANS), folder.resolve("Sans.ttf"));
+        Path there = Files.createDirectories(folder.resolve("sub"));
+        Path same = Files.copy(Path.of(SANS), there.resolve("Sans.otf"));
+        byte[] before = Files.readAllBytes(here);
+        assertThat(run("subset", here.toString(), "--text", "A", "--out-dir", folder.toString()))
+                .isEqualTo(1);
+        assertThat(err.toString()).contains("would be written over").contains("an input");
+        assertThat(Files.readAllBytes(here)).isEqualTo(before);
+        err.getBuffer().setLength(0);
+        String out = folder.resolve("out").toString();
+        assertThat(run("convert", here.toString(), same.toString(), "--to", "woff", "--out-dir", out))
+                .isEqualTo(1);
+        assertThat(err.toString().lines())
+                .singleElement()
+                .asString()
+                .startsWith(same + ": ")
+                .contains("made from " + here);
+        assertThat(Files.exists(folder.resolve("out/Sans.woff"))).isTrue();
+        assertThat(run("convert", here.toString(), "--to", "woff")).isNotZero();
+    }
+
+    @Test
     void subsetTakesRangesTextAndLanguages() throws Exception {
         Path cut = folder.resolve("cut.woff2");
         for (String[] what :

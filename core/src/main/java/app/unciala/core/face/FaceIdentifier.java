@@ -22,8 +22,8 @@ import java.util.Optional;
  *       width word stays: the specification has name 1 stand in for name 16, and widths are often families of their
  *       own);
  *   <li>weight: the {@code wght} axis; OS/2 {@code usWeightClass}, unless it is outside 1 to 1000, on the old scale of
- *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the one {@code wght} value of {@code STAT};
- *       then the style name;
+ *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the one {@code wght}
+ *       value of {@code STAT}; then the style name;
  *   <li>width: the {@code wdth} axis; OS/2 {@code usWidthClass}; the one {@code wdth} value of {@code STAT}; then the
  *       style name;
  *   <li>slope: OS/2 {@code fsSelection} bits 9 and 0; {@code head.macStyle}; the {@code slnt} and {@code ital} axes do
@@ -38,6 +38,7 @@ public final class FaceIdentifier {
     private final Optional<FvarTable> fvar;
     private final Optional<StatTable> stat;
     private final String subfamily;
+    private final String style;
     private final Said said;
     private final List<Evidence> evidence = new ArrayList<>();
 
@@ -51,11 +52,12 @@ public final class FaceIdentifier {
         subfamily = names.best(NameTable.TYPOGRAPHIC_SUBFAMILY)
                 .or(() -> names.best(NameTable.SUBFAMILY))
                 .orElse("");
-        String style = names.best(NameTable.TYPOGRAPHIC_FAMILY).isPresent()
-                ? subfamily
+        String inFamily = names.best(NameTable.TYPOGRAPHIC_FAMILY).isPresent()
+                ? ""
                 : names.best(NameTable.FAMILY)
-                                .map(name -> trailingStyle(name, true))
-                                .orElse("") + " " + subfamily;
+                        .map(name -> trailingStyle(name, true))
+                        .orElse("");
+        style = (inFamily + " " + subfamily).strip();
         said = StyleNames.read(style);
     }
 
@@ -90,8 +92,8 @@ public final class FaceIdentifier {
                 .or(() -> names.best(NameTable.FULL_NAME))
                 .or(() -> names.best(NameTable.POSTSCRIPT_NAME))
                 .orElseThrow(() -> new FontException("name", -1, "gives the face no family name"));
-        typographic.ifPresent(name -> evidence.add(new Evidence("name 16", name, true)));
-        legacy.ifPresent(name -> evidence.add(new Evidence("name 1", name, name.startsWith(family))));
+        typographic.ifPresent(name -> add("name 16", name, true, family));
+        legacy.ifPresent(name -> add("name 1", name, name.startsWith(family), family));
         return family;
     }
 
@@ -148,15 +150,14 @@ public final class FaceIdentifier {
         }
         Range range = axis.map(a -> new Range(clamp(a.min()), clamp(Math.max(a.min(), a.max()))))
                 .orElse(Range.of(settled));
-        axis.ifPresent(a ->
-                evidence.add(new Evidence("fvar wght", Numbers.plain(a.min()) + "–" + Numbers.plain(a.max()), true)));
-        os2.ifPresent(t -> evidence.add(
-                new Evidence("OS/2 usWeightClass", String.valueOf(t.weightClass()), range.contains(t.weightClass()))));
-        fromStat.ifPresent(w -> evidence.add(new Evidence("STAT wght", Numbers.plain(w), range.contains(w))));
-        fromName.ifPresent(
-                w -> evidence.add(new Evidence("style name", subfamily + " (weight " + w + ")", range.contains(w))));
+        String inWords = "weight " + range;
+        axis.ifPresent(a -> add("fvar wght", Numbers.plain(a.min()) + "–" + Numbers.plain(a.max()), true, inWords));
+        os2.map(Os2Table::weightClass)
+                .ifPresent(w -> add("OS/2 usWeightClass", w.toString(), range.contains(w), inWords));
+        fromStat.ifPresent(w -> add("STAT wght", Numbers.plain(w), range.contains(w), inWords));
+        fromName.ifPresent(w -> add("style name", style + " (weight " + w + ")", range.contains(w), inWords));
         if (axis.isEmpty() && bold != settled >= 600) {
-            evidence.add(new Evidence("bold bit", bold ? "bold" : "not bold", !bold && settled != 700));
+            add("bold bit", bold ? "bold" : "not bold", !bold && settled != 700, inWords);
         }
         return range;
     }
@@ -175,16 +176,17 @@ public final class FaceIdentifier {
                 .or(said::width)
                 .orElse(100.0);
         Range range = axis.map(a -> new Range(a.min(), a.max())).orElse(Range.of(settled));
-        axis.ifPresent(a -> evidence.add(new Evidence("fvar wdth", range.toString(), true)));
+        String inWords = "width " + range + " %";
+        axis.ifPresent(a -> add("fvar wdth", range.toString(), true, inWords));
         fromClass
                 .filter(c -> c != 5)
-                .ifPresent(c -> evidence.add(
-                        new Evidence("OS/2 usWidthClass", c.toString(), range.contains(StyleNames.widthOfClass(c)))));
-        fromStat.ifPresent(w -> evidence.add(
-                new Evidence("STAT wdth", Numbers.plain(w), range.contains(w) || Math.abs(w - settled) < 1)));
+                .ifPresent(c ->
+                        add("OS/2 usWidthClass", c.toString(), range.contains(StyleNames.widthOfClass(c)), inWords));
+        fromStat.ifPresent(
+                w -> add("STAT wdth", Numbers.plain(w), range.contains(w) || Math.abs(w - settled) < 1, inWords));
         said.width()
-                .ifPresent(w -> evidence.add(new Evidence(
-                        "style name", subfamily + " (width " + Numbers.plain(w) + " %)", range.contains(w))));
+                .ifPresent(w ->
+                        add("style name", style + " (width " + Numbers.plain(w) + " %)", range.contains(w), inWords));
         return range;
     }
 
@@ -203,14 +205,18 @@ public final class FaceIdentifier {
         os2.ifPresent(t -> {
             boolean sloped = t.isItalic() || t.isOblique();
             if (sloped || settled != Slope.UPRIGHT) {
-                evidence.add(new Evidence(
-                        "OS/2 fsSelection", sloped ? "sloped" : "upright", sloped == (settled != Slope.UPRIGHT)));
+                boolean agrees = sloped == (settled != Slope.UPRIGHT);
+                add("OS/2 fsSelection", sloped ? "sloped" : "upright", agrees, settled.key());
             }
         });
-        said.slope().ifPresent(s -> evidence.add(new Evidence("style name", subfamily, s == settled)));
+        said.slope().ifPresent(s -> add("style name", style, s == settled, settled.key()));
         if (leans != (settled != Slope.UPRIGHT)) {
-            evidence.add(new Evidence("post italicAngle", leans ? "leans" : "upright", false));
+            add("post italicAngle", leans ? "leans" : "upright", false, settled.key());
         }
         return settled;
+    }
+
+    private void add(String source, String says, boolean agrees, String settled) {
+        evidence.add(new Evidence(source, says, agrees, settled));
     }
 }

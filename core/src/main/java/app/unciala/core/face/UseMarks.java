@@ -36,6 +36,13 @@ public final class UseMarks {
     /** The words found, with the text around them, and the record that holds them. */
     public record Mark(Kind kind, String source, String text) {}
 
+    private static final String OR = "(and|or|and/or|&|as well as)";
+
+    /** "Commercial and non-commercial use" allows both. */
+    private static final String OR_COMMERCIAL_BEFORE = "(?<!(?<!non-?)commercial (use )?" + OR + " )";
+
+    private static final String OR_COMMERCIAL_AFTER = "(?! (use )?" + OR + " (for )?commercial)";
+
     private static final Map<Kind, Pattern> PATTERNS = new LinkedHashMap<>();
     /** Words that mean something in a name only: texts speak of demonstrating and of trials in court. */
     private static final Map<Kind, Pattern> IN_NAMES = new LinkedHashMap<>();
@@ -50,10 +57,18 @@ public final class UseMarks {
                         "trial (version|font|license|use|purposes)|for (trial|evaluation|testing)( purposes)?( only)?",
                         ""));
         PATTERNS.put(Kind.DEMO, words("demo (version|font)|for demo(nstration)?( purposes)?( only)?", ""));
-        PATTERNS.put(Kind.PERSONAL_USE, words("(for|free for|only for) personal use|(personal|private) use only", ""));
+        PATTERNS.put(
+                Kind.PERSONAL_USE,
+                words(
+                        OR_COMMERCIAL_BEFORE + "(for|free for|only for) personal use" + OR_COMMERCIAL_AFTER
+                                + "|(personal|private) use only",
+                        ""));
         PATTERNS.put(
                 Kind.NOT_COMMERCIAL,
-                words("non-?commercial( use)?( only)?|not (be used )?for commercial( use)?|no commercial use", ""));
+                words(
+                        OR_COMMERCIAL_BEFORE + "non-?commercial( use)?( only)?" + OR_COMMERCIAL_AFTER
+                                + "|not (be used )?for commercial( use)?|no commercial use",
+                        ""));
         PATTERNS.put(
                 Kind.DESKTOP_ONLY,
                 words("desktop (use )?only|not (licensed |permitted )?for (web|online) use|no web ?(font|use)", ""));

@@ -33,6 +33,12 @@ public final class FontReader {
         if (bytes.length < 4) {
             throw new FontException("file", -1, "is not a font: only " + bytes.length + " bytes");
         }
+        FontFile font = open(file);
+        font.faces().forEach(FontReader::requireOutlines);
+        return font;
+    }
+
+    private static FontFile open(ByteView file) {
         return switch (file.i32(0)) {
             case 0x00010000, 0x74727565 -> single(FontFormat.TTF, SfntReader.read(file, 0));
             case 0x4F54544F -> single(FontFormat.OTF, SfntReader.read(file, 0));
@@ -43,12 +49,26 @@ public final class FontReader {
                 if (EotReader.recognizes(file)) {
                     yield single(FontFormat.EOT, EotReader.read(file));
                 }
-                if (SvgFontReader.recognizes(file.text(0, Math.min(MAX_HEAD, bytes.length), ISO_8859_1))) {
+                if (SvgFontReader.recognizes(file.text(0, Math.min(MAX_HEAD, file.length()), ISO_8859_1))) {
                     yield new FontFile(FontFormat.SVG, SvgFontReader.read(file));
                 }
                 throw new FontException("file", -1, "is not a font: " + ForeignFiles.describe(file));
             }
         };
+    }
+
+    /** Bitmap fonts have outlines in name only: an empty table, or none. */
+    private static void requireOutlines(Sfnt face) {
+        boolean bitmaps = face.table("EBDT").isPresent() || face.table("bdat").isPresent();
+        boolean outlines = face.table("CFF ").isPresent()
+                || face.table("glyf").filter(glyf -> glyf.length() > 0).isPresent();
+        if (bitmaps && !outlines) {
+            throw new FontException(
+                    "file",
+                    -1,
+                    "is a bitmap font: pictures of letters at fixed sizes, which browsers do not show; ask for the version"
+                            + " with outlines");
+        }
     }
 
     private static FontFile single(FontFormat format, Sfnt face) {

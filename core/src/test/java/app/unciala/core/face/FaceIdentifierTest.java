@@ -94,7 +94,19 @@ class FaceIdentifierTest {
         Sfnt named = face(400, 0, false, Map.of(1, "Harrow", 2, "Italic"));
         FaceIdentity identity = FaceIdentifier.identify(named);
         assertThat(identity.slot().slope()).isEqualTo(Slope.UPRIGHT);
-        assertThat(identity.conflicts()).extracting(Evidence::source).contains("style name");
+        assertThat(identity.conflicts()).contains(new Evidence("style name", "Italic", false, "upright"));
+    }
+
+    @Test
+    void aConflictSaysWhatWasSettledOnInstead() {
+        Sfnt condensed = face(600, 0, false, Map.of(1, "Harrow Condensed", 2, "Bold"));
+        assertThat(FaceIdentifier.identify(condensed).conflicts())
+                .contains(
+                        new Evidence("style name", "Condensed Bold (weight 700)", false, "weight 600"),
+                        new Evidence("style name", "Condensed Bold (width 75 %)", false, "width 100 %"));
+        Sfnt shortened = face(400, 0, false, Map.of(16, "Harrow Northern", 1, "Harrow Nth", 2, "Regular"));
+        assertThat(FaceIdentifier.identify(shortened).conflicts())
+                .containsExactly(new Evidence("name 1", "Harrow Nth", false, "Harrow Northern"));
     }
 
     @ParameterizedTest

@@ -1,0 +1,90 @@
+package app.unciala.core.face;
+
+import app.unciala.core.font.Problem;
+import app.unciala.core.font.Problem.Severity;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.HheaTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** What is wrong with a face, worst first. */
+final class FaceProblems {
+    private static final int LONGEST_FAMILY = 100;
+
+    private final Sfnt face;
+    private final List<Problem> problems = new ArrayList<>();
+
+    private FaceProblems(Sfnt face) {
+        this.face = face;
+        problems.addAll(face.problems());
+    }
+
+    static List<Problem> of(Sfnt face, FaceIdentity identity, CmapTable cmap, FaceDetails details) {
+        FaceProblems work = new FaceProblems(face);
+        work.identity(identity);
+        work.browsers(cmap);
+        work.metrics(details.metrics());
+        details.cutDown().forEach(sign -> work.add(Severity.NOTE, "cmap", "looks cut down: " + sign));
+        details.marks()
+                .forEach(mark ->
+                        work.add(Severity.WARNING, mark.source(), mark.kind().words() + ": “" + mark.text() + "”"));
+        work.problems.sort(Comparator.comparing(Problem::severity).reversed());
+        return work.problems;
+    }
+
+    private void identity(FaceIdentity identity) {
+        for (Evidence conflict : identity.conflicts()) {
+            add(Severity.WARNING, conflict.source(), "says " + conflict.says() + ", against " + conflict.settled());
+        }
+        int length = identity.family().length();
+        if (length > LONGEST_FAMILY) {
+            add(Severity.WARNING, "name", "has a family name of " + length + " characters");
+        }
+    }
+
+    /** Browsers check a font before they use it; one without these is not used at all. */
+    private void browsers(CmapTable cmap) {
+        if (cmap.size() == 0) {
+            add(Severity.ERROR, "cmap", "maps no characters, so no text can be set");
+        }
+        if (!hasOutlines()) {
+            add(
+                    Severity.ERROR,
+                    "glyf",
+                    "is missing, and so is every other table with drawings: browsers refuse the file");
+        }
+        if (!has("OS/2")) {
+            add(
+                    Severity.ERROR,
+                    "OS/2",
+                    "is missing, so weight and permission are not stated, and browsers refuse the file");
+        }
+        if (!has("post")) {
+            add(Severity.ERROR, "post", "is missing: browsers refuse the file");
+        }
+    }
+
+    private boolean hasOutlines() {
+        return has("glyf") || has("CFF ") || has("CFF2") || has("CBDT") || has("sbix") || has("SVG ");
+    }
+
+    private void metrics(VerticalMetrics metrics) {
+        HheaTable hhea = HheaTable.read(face);
+        if (hhea.ascender() == 0 && hhea.descender() == 0) {
+            add(Severity.WARNING, "hhea", "gives no ascender or descender");
+        }
+        if (!metrics.agree()) {
+            add(Severity.NOTE, "OS/2", "and hhea disagree, so lines are not equally high on every system");
+        }
+    }
+
+    private boolean has(String tag) {
+        return face.table(tag).isPresent();
+    }
+
+    private void add(Severity severity, String table, String text) {
+        problems.add(new Problem(severity, table, text));
+    }
+}
