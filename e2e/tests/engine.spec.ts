@@ -72,3 +72,33 @@ test("a paragraph takes the same room in the fallback as in the font", async ({ 
   const off = Math.abs((stand?.line ?? 0) / (own?.line ?? 1) - 1);
   expect(off).toBeLessThan(0.02);
 });
+
+test("what we say browsers refuse, the browser refuses", async ({ page }) => {
+  test.setTimeout(300_000);
+  const damaged = join(import.meta.dirname, "../../core/target/damaged");
+  const names = readdirSync(damaged);
+  expect(names.length).toBeGreaterThan(150);
+  await page.setContent("<p>");
+  const falseAlarms: string[] = [];
+  const unnoticed: string[] = [];
+  let refused = 0;
+  for (const name of names) {
+    const loads = await page.evaluate(
+      (data) =>
+        new FontFace("f", Uint8Array.from(atob(data), (c) => c.charCodeAt(0)).buffer).load().then(
+          () => true,
+          () => false,
+        ),
+      readFileSync(join(damaged, name)).toString("base64"),
+    );
+    const sound = name.endsWith(".sound");
+    refused += loads ? 0 : 1;
+    if (loads && !sound) {
+      falseAlarms.push(name);
+    } else if (!loads && sound) {
+      unnoticed.push(name);
+    }
+  }
+  expect(falseAlarms).toEqual([]);
+  expect(unnoticed.length / refused, unnoticed.join(", ")).toBeLessThan(0.1);
+});

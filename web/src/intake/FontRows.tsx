@@ -148,9 +148,7 @@ function EvidenceOf({ row }: { row: FileRow }) {
               {item.agrees ? (
                 <span className="quiet">agrees</span>
               ) : (
-                <b style={{ color: "var(--soon)" }}>
-                  disagrees{item.settled && ` with ${item.settled}`}
-                </b>
+                <b style={{ color: "var(--soon)" }}>disagrees{item.settled && ` with ${item.settled}`}</b>
               )}
             </td>
           </tr>

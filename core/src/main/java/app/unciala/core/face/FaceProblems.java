@@ -2,9 +2,12 @@ package app.unciala.core.face;
 
 import app.unciala.core.font.Problem;
 import app.unciala.core.font.Problem.Severity;
+import app.unciala.core.font.layout.LayoutFeatures;
+import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HheaTable;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.soundness.Soundness;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -21,10 +24,15 @@ final class FaceProblems {
         problems.addAll(face.problems());
     }
 
-    static List<Problem> of(Sfnt face, FaceIdentity identity, CmapTable cmap, FaceDetails details) {
+    static List<Problem> of(Sfnt face, FaceIdentity identity, CmapTable cmap, Outlines outlines, FaceDetails details) {
         FaceProblems work = new FaceProblems(face);
         work.identity(identity);
-        work.browsers(cmap);
+        work.problems.addAll(Soundness.of(face));
+        work.problems.addAll(outlines.problems());
+        work.problems.addAll(LayoutFeatures.problems(face));
+        if (cmap.size() == 0) {
+            work.add(Severity.ERROR, "cmap", "maps no characters, so no text can be set");
+        }
         work.metrics(details.metrics());
         details.cutDown().forEach(sign -> work.add(Severity.NOTE, "cmap", "looks cut down: " + sign));
         details.marks()
@@ -44,32 +52,6 @@ final class FaceProblems {
         }
     }
 
-    /** Browsers check a font before they use it; one without these is not used at all. */
-    private void browsers(CmapTable cmap) {
-        if (cmap.size() == 0) {
-            add(Severity.ERROR, "cmap", "maps no characters, so no text can be set");
-        }
-        if (!hasOutlines()) {
-            add(
-                    Severity.ERROR,
-                    "glyf",
-                    "is missing, and so is every other table with drawings: browsers refuse the file");
-        }
-        if (!has("OS/2")) {
-            add(
-                    Severity.ERROR,
-                    "OS/2",
-                    "is missing, so weight and permission are not stated, and browsers refuse the file");
-        }
-        if (!has("post")) {
-            add(Severity.ERROR, "post", "is missing: browsers refuse the file");
-        }
-    }
-
-    private boolean hasOutlines() {
-        return has("glyf") || has("CFF ") || has("CFF2") || has("CBDT") || has("sbix") || has("SVG ");
-    }
-
     private void metrics(VerticalMetrics metrics) {
         HheaTable hhea = HheaTable.read(face);
         if (hhea.ascender() == 0 && hhea.descender() == 0) {
@@ -78,10 +60,6 @@ final class FaceProblems {
         if (!metrics.agree()) {
             add(Severity.NOTE, "OS/2", "and hhea disagree, so lines are not equally high on every system");
         }
-    }
-
-    private boolean has(String tag) {
-        return face.table(tag).isPresent();
     }
 
     private void add(Severity severity, String table, String text) {

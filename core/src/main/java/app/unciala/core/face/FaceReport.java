@@ -63,6 +63,6 @@ public record FaceReport(
                         .orElse(""),
                 drawing,
                 details,
-                FaceProblems.of(face, identity, cmap, details));
+                FaceProblems.of(face, identity, cmap, outlines, details));
     }
 }

@@ -6,6 +6,7 @@ import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.sfnt.SfntWriter;
 import app.unciala.core.font.woff.WoffWriter;
 import app.unciala.core.font.woff2.Woff2Writer;
+import java.util.Map;
 
 /** Puts a face into a container; the same face and format give the same bytes, always. */
 public final class FontWriter {
@@ -16,7 +17,8 @@ public final class FontWriter {
      *
      * @throws FontException if the face's outlines are not the ones the bare format stands for, or are damaged
      */
-    public static byte[] write(Sfnt face, FontFormat format) {
+    public static byte[] write(Sfnt source, FontFormat format) {
+        Sfnt face = withoutEmpty(source);
         return switch (format) {
             case WOFF2 -> Woff2Writer.write(face);
             case WOFF -> WoffWriter.write(face);
@@ -34,5 +36,17 @@ public final class FontWriter {
             }
             case COLLECTION -> throw new FontException("file", -1, "cannot be written as a collection of one");
         };
+    }
+
+    /** Browsers refuse a file with an empty table; one of outlines that are all empty keeps a byte. */
+    private static Sfnt withoutEmpty(Sfnt source) {
+        Sfnt face = source;
+        for (Map.Entry<String, ByteView> table : source.tables().entrySet()) {
+            if (table.getValue().length() == 0) {
+                String tag = table.getKey();
+                face = tag.equals("glyf") ? face.with(tag, new byte[1]) : face.without(tag);
+            }
+        }
+        return face;
     }
 }

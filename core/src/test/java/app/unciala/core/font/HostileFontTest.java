@@ -14,6 +14,7 @@ import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.subset.SubsetPlan;
 import app.unciala.core.font.subset.Subsetter;
 import app.unciala.core.metrics.AverageAdvance;
+import app.unciala.core.testing.Mutants;
 import app.unciala.core.testing.RealFonts;
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
@@ -83,7 +84,7 @@ class HostileFontTest {
         byte[] original = source.bytes();
         ThreadMXBean threads = ManagementFactory.getThreadMXBean();
         for (int seed = 0; seed < MUTANTS; seed++) {
-            byte[] mutant = mutate(original, new Random(seed));
+            byte[] mutant = Mutants.mutate(original, new Random(seed));
             long before = threads.getCurrentThreadCpuTime();
             readAll(mutant, source + " seed " + seed);
             assertThat(Duration.ofNanos(threads.getCurrentThreadCpuTime() - before))
@@ -176,39 +177,6 @@ class HostileFontTest {
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
             fail(what + " gave " + e, e);
         }
-    }
-
-    /** Changes a few bytes: anywhere, early in the file, or early in one of its tables, where the structure is. */
-    private static byte[] mutate(byte[] original, Random random) {
-        byte[] mutant = original.clone();
-        int changes = 1 + random.nextInt(6);
-        int table = tableStart(original, random);
-        for (int i = 0; i < changes; i++) {
-            int at =
-                    switch (random.nextInt(3)) {
-                        case 0 -> random.nextInt(mutant.length);
-                        case 1 -> random.nextInt(Math.min(512, mutant.length));
-                        default -> Math.min(mutant.length - 1, table + random.nextInt(200));
-                    };
-            mutant[at] = (byte)
-                    switch (random.nextInt(4)) {
-                        case 0 -> 0xFF;
-                        case 1 -> 0;
-                        case 2 -> mutant[at] + (random.nextBoolean() ? 1 : -1);
-                        default -> random.nextInt(256);
-                    };
-        }
-        return mutant;
-    }
-
-    /** Where one of the tables of a bare font begins; in other containers, anywhere. */
-    private static int tableStart(byte[] original, Random random) {
-        ByteView file = ByteView.of(original, "file");
-        int flavor = file.i32(0);
-        if (flavor != Sfnt.TRUETYPE && flavor != Sfnt.CFF) {
-            return random.nextInt(original.length);
-        }
-        return file.offset32(12 + 16 * random.nextInt(file.u16(4)) + 8);
     }
 
     private static final BitSet KEPT = kept();

@@ -17,11 +17,9 @@ import java.util.function.IntUnaryOperator;
  * font DICTs they select, and the strings still named.
  */
 public final class CffCutter {
-    static final int STANDARD_STRINGS = 391;
     /** Operators whose operands are all strings, in top and font DICTs. */
-    private static final Set<Integer> NAMING = Set.of(0, 1, 2, 3, 4, 1200, 1221, 1222, 1238);
-
     private static final int ROS = 1230;
+
     private static final int ENCODING = 16;
     /** UniqueID and XUID name the font before the cut. */
     private static final Set<Integer> STALE = Set.of(13, 14, ENCODING);
@@ -188,7 +186,7 @@ public final class CffCutter {
         if (STALE.contains(entry.operator()) && !font.isWide()) {
             return;
         }
-        if (NAMING.contains(entry.operator())) {
+        if (CffDict.NAMING.contains(entry.operator())) {
             for (double string : entry.operands()) {
                 offset(out, string((int) string));
             }
@@ -204,9 +202,9 @@ public final class CffCutter {
 
     /** The new number of a string; the standard ones keep theirs. */
     private int string(int number) {
-        return number < STANDARD_STRINGS || font.isWide()
+        return number < CffFont.STANDARD_STRINGS || font.isWide()
                 ? number
-                : STANDARD_STRINGS + strings.computeIfAbsent(number, key -> strings.size());
+                : CffFont.STANDARD_STRINGS + strings.computeIfAbsent(number, key -> strings.size());
     }
 
     private byte[] privateDict(int dict) {

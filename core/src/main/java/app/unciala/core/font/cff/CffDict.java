@@ -8,9 +8,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** A DICT (Technical Note 5176, section 4): operands by operator; two-byte operators are 1200 plus the second byte. */
 final class CffDict {
+    static final int FONT_BBOX = 5;
     static final int CHARSET = 15;
     static final int CHAR_STRINGS = 17;
     static final int PRIVATE = 18;
@@ -19,6 +21,9 @@ final class CffDict {
     static final int VARIATION_STORE = 24;
     static final int FD_ARRAY = 1236;
     static final int FD_SELECT = 1237;
+
+    /** The operators whose operand is the number of a string. */
+    static final Set<Integer> NAMING = Set.of(0, 1, 2, 3, 4, 1200, 1221, 1222, 1238);
 
     /** An operator with the bytes of its operands as they stand in the file. */
     record Entry(int operator, double[] operands, ByteView bytes) {}
@@ -104,6 +109,14 @@ final class CffDict {
     /** All entries in the order of the file. */
     Collection<Entry> entries() {
         return entries.values();
+    }
+
+    /** The numbers of the strings that the DICT refers to. */
+    List<Integer> strings() {
+        return NAMING.stream()
+                .sorted()
+                .flatMap(operator -> offset(operator).stream())
+                .toList();
     }
 
     /** The first operand as an offset, or nothing. */

@@ -23,6 +23,9 @@ record CffFont(
         CffCharset charset,
         Optional<ByteView> variationStore,
         Optional<int[]> regionCounts) {
+    /** Strings that every font has without listing them. */
+    static final int STANDARD_STRINGS = 391;
+
     private static final int ROS = 1230;
     private static final int VSINDEX = 22;
 
@@ -193,6 +196,6 @@ record CffFont(
 
     /** A string beyond the standard ones. */
     ByteView string(int number) {
-        return strings.get(number - CffCutter.STANDARD_STRINGS);
+        return strings.get(number - STANDARD_STRINGS);
     }
 }

@@ -1,11 +1,21 @@
 package app.unciala.core.font.cff;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
+
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.Problem;
 import app.unciala.core.font.outline.GlyphPoints;
 import app.unciala.core.font.outline.Outlines;
+import app.unciala.core.font.soundness.Soundness;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
 
 /** The outlines of a {@code CFF } or {@code CFF2} table; of variable ones, the default. Not for several threads. */
 public final class CffOutlines implements Outlines {
+    private static final Pattern NAME = Pattern.compile("[!-~&&[^\\[\\](){}<>/%]]*");
+
     private final CffFont font;
     private final CharStringRun run;
 
@@ -32,6 +42,44 @@ public final class CffOutlines implements Outlines {
     public void points(int glyph, GlyphPoints points) {
         points.clear();
         run(glyph, points);
+    }
+
+    @Override
+    public List<Problem> problems() {
+        if (font.isWide()) {
+            return List.of();
+        }
+        List<Problem> problems = new ArrayList<>();
+        int known = CffFont.STANDARD_STRINGS + font.strings().count();
+        font.top().strings().stream()
+                .filter(string -> string < 0 || string >= known)
+                .forEach(string ->
+                        problems.add(Soundness.refusal("CFF ", "refers to the string " + string + " of " + known)));
+        font.top().entries().stream()
+                .filter(entry -> entry.operands().length != expected(entry))
+                .forEach(entry -> problems.add(Soundness.refusal(
+                        "CFF ",
+                        "gives the operator " + entry.operator() + " of its top DICT " + entry.operands().length
+                                + " operands")));
+        if (!NAME.matcher(new String(font.name(), ISO_8859_1)).matches()) {
+            problems.add(Soundness.refusal("CFF ", "has a name with characters that PostScript does not allow"));
+        }
+        for (CffIndex index : List.of(font.strings(), font.globalSubrs())) {
+            try {
+                for (int i = 0; i < index.count(); i++) {
+                    index.get(i);
+                }
+            } catch (FontException e) {
+                problems.add(Soundness.refusal("CFF ", e.reason()));
+            }
+        }
+        return problems;
+    }
+
+    private static int expected(CffDict.Entry entry) {
+        return entry.operator() == CffDict.FONT_BBOX
+                ? 4
+                : CffDict.NAMING.contains(entry.operator()) ? 1 : entry.operands().length;
     }
 
     /** The letter and the accent that an old kind of accented glyph is composed of; mostly none. */

@@ -26,7 +26,7 @@ public final class CffWriter {
         byte[] charStringIndex = CffIndex.write(charStrings, false);
         byte[] charset = new ByteSink()
                 .u8(2)
-                .u16(CffCutter.STANDARD_STRINGS)
+                .u16(CffFont.STANDARD_STRINGS)
                 .u16(Math.max(0, outlines.size() - 2))
                 .toArray();
         List<byte[]> strings = new ArrayList<>();

@@ -1,10 +1,16 @@
 package app.unciala.core.font.layout;
 
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.Problem;
+import app.unciala.core.font.Problem.Severity;
 import app.unciala.core.font.sfnt.Sfnt;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** The layout features of a face, by tag. */
@@ -26,12 +32,29 @@ public final class LayoutFeatures {
         return APPLIED_UNASKED.contains(tag);
     }
 
-    /** The tags of all features of GSUB and GPOS, in alphabetical order. */
+    /** The tags of all features of GSUB and GPOS, in alphabetical order; those of a damaged table are left out. */
     public static SortedSet<String> of(Sfnt face) {
         SortedSet<String> tags = new TreeSet<>();
-        face.table("GSUB").ifPresent(table -> tags.addAll(LayoutTable.of(table).featureTags()));
-        face.table("GPOS").ifPresent(table -> tags.addAll(LayoutTable.of(table).featureTags()));
+        each(face, tags::add, problem -> {});
         return tags;
+    }
+
+    /** What keeps the features of a table from being read; browsers then set text without them. */
+    public static List<Problem> problems(Sfnt face) {
+        List<Problem> problems = new ArrayList<>();
+        each(face, tag -> {}, problems::add);
+        return problems;
+    }
+
+    private static void each(Sfnt face, Consumer<String> found, Consumer<Problem> wrong) {
+        for (String tag : List.of("GSUB", "GPOS")) {
+            try {
+                face.table(tag)
+                        .ifPresent(table -> LayoutTable.of(table).featureTags().forEach(found));
+            } catch (FontException e) {
+                wrong.accept(new Problem(Severity.ERROR, tag, e.reason() + "; browsers set text without it"));
+            }
+        }
     }
 
     private static Set<String> tags(String text) {

@@ -2,11 +2,15 @@ package app.unciala.core.font.outline;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.Problem;
 import app.unciala.core.font.sfnt.CompositeGlyph;
 import app.unciala.core.font.sfnt.CompositeGlyph.Component;
 import app.unciala.core.font.sfnt.GlyfTable;
 import app.unciala.core.font.sfnt.GlyphPointReader;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.soundness.Soundness;
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** TrueType outlines: quadratic curves, with composites resolved to their points. Not for use by several threads. */
@@ -21,6 +25,8 @@ final class GlyfOutlines implements Outlines {
     private final @Nullable GlyphPoints[] parts;
 
     private int partPoints;
+    /** The first one found: where one glyph is wrong, many are. */
+    private final List<Problem> problems = new ArrayList<>();
 
     GlyfOutlines(Sfnt face) {
         table = GlyfTable.read(face);
@@ -38,22 +44,50 @@ final class GlyfOutlines implements Outlines {
         collect(glyph, points, 0, new int[1]);
     }
 
+    @Override
+    public List<Problem> problems() {
+        return List.copyOf(problems);
+    }
+
     private void collect(int glyph, GlyphPoints points, int depth, int[] visits) {
         if (depth > MAX_DEPTH || ++visits[0] > MAX_VISITS) {
             throw new FontException("glyf", -1, "nests composites too deeply or too often at glyph " + glyph);
         }
         ByteView bytes = table.glyph(glyph);
         int contours = bytes.length() == 0 ? 0 : bytes.i16(0);
+        if (depth == 0 && bytes.length() > 0 && isInsideOut(bytes)) {
+            note(glyph, "has a bounding box inside out");
+        }
         if (contours > 0 && depth > 0) {
             points.add(part(glyph, bytes));
         } else if (contours > 0) {
-            simple(bytes, points);
+            simple(glyph, bytes, points);
         } else if (contours < 0) {
-            for (Component part : CompositeGlyph.read(bytes, 10).components()) {
+            CompositeGlyph composite = CompositeGlyph.read(bytes, 10);
+            if (contours < -1) {
+                note(glyph, "says it has " + contours + " contours");
+            } else if (composite.hasInstructions() && endsEarly(bytes, composite.end())) {
+                note(glyph, "has instructions that run past its end");
+            }
+            for (Component part : composite.components()) {
                 int from = points.count();
                 collect(part.glyph(), points, depth + 1, visits);
                 place(points, from, part);
             }
+        }
+    }
+
+    private static boolean isInsideOut(ByteView glyph) {
+        return glyph.i16(2) > glyph.i16(6) || glyph.i16(4) > glyph.i16(8);
+    }
+
+    private static boolean endsEarly(ByteView glyph, int at) {
+        return at + 2 > glyph.length() || at + 2 + glyph.u16(at) > glyph.length();
+    }
+
+    private void note(int glyph, String text) {
+        if (problems.isEmpty()) {
+            problems.add(Soundness.refusal("glyf", text + " at glyph " + glyph));
         }
     }
 
@@ -63,7 +97,7 @@ final class GlyfOutlines implements Outlines {
             return known;
         }
         GlyphPoints read = new GlyphPoints();
-        simple(bytes, read);
+        simple(glyph, bytes, read);
         if (partPoints + read.count() <= MAX_KEPT_POINTS) {
             partPoints += read.count();
             parts[glyph] = read;
@@ -71,8 +105,11 @@ final class GlyfOutlines implements Outlines {
         return read;
     }
 
-    private void simple(ByteView bytes, GlyphPoints points) {
+    private void simple(int glyph, ByteView bytes, GlyphPoints points) {
         reader.read(bytes);
+        if (!reader.oddity().isEmpty()) {
+            note(glyph, reader.oddity());
+        }
         points.add(reader);
     }
 

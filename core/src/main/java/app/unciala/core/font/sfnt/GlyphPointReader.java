@@ -16,6 +16,7 @@ public final class GlyphPointReader {
     private static final int X_SAME_OR_POSITIVE = 0x10;
     private static final int Y_SAME_OR_POSITIVE = 0x20;
     private static final int OVERLAP_SIMPLE = 0x40;
+    private static final int RESERVED = 0x80;
 
     private int contours;
     private int points;
@@ -28,6 +29,7 @@ public final class GlyphPointReader {
     private int rawLength;
     private int instructionsAt;
     private int instructionLength;
+    private String oddity = "";
 
     /**
      * Reads the glyph whose description, header and all, the view holds.
@@ -83,10 +85,17 @@ public final class GlyphPointReader {
             need(glyph, at, 1);
             byte flag = raw[at++];
             int times = 1;
+            if ((flag & (OVERLAP_SIMPLE | RESERVED)) != 0 && (i > 0 || (flag & RESERVED) != 0)) {
+                oddity = "sets reserved bits in a flag";
+            }
             flags[i++] = flag;
             if ((flag & REPEAT) != 0) {
                 need(glyph, at, 1);
-                int end = Math.min(points, i + (raw[at++] & 0xFF));
+                int repeats = raw[at++] & 0xFF;
+                if (repeats == 0 || i + repeats > points) {
+                    oddity = repeats == 0 ? "repeats a flag no times" : "repeats a flag past its last point";
+                }
+                int end = Math.min(points, i + repeats);
                 times += end - i;
                 // Repeats are short, and a loop is quicker for those.
                 while (i < end) {
@@ -144,6 +153,11 @@ public final class GlyphPointReader {
             toY[at + i] = ys[i];
             kinds[at + i] = (byte) (~flags[i] & ON_CURVE);
         }
+    }
+
+    /** What is wrong with the flags of a glyph read so far, though it could be read; empty where nothing is. */
+    public String oddity() {
+        return oddity;
     }
 
     public int contours() {

@@ -13,6 +13,8 @@ import java.util.TreeMap;
 /** Reads the table directory of a bare font, or those of a collection (OpenType 1.9, "Font file"). */
 public final class SfntReader {
     private static final int MAX_FACES = 256;
+    /** What is wrong with the directory only is mended by writing the font anew. */
+    private static final String REFUSED = "; browsers refuse the file until it is converted";
 
     private SfntReader() {}
 
@@ -39,6 +41,10 @@ public final class SfntReader {
             if (tables.putIfAbsent(tag, table) != null) {
                 throw new FontException(tag, record, "is listed twice in the table directory");
             }
+            if (offset % 4 != 0) {
+                problems.add(new Problem(
+                        Severity.ERROR, tag, "starts at byte " + offset + ", no multiple of four" + REFUSED));
+            }
             if (!tag.equals("head") && table.checksum() != file.i32(record + 4)) {
                 problems.add(new Problem(Severity.NOTE, tag, "checksum does not agree with the table directory"));
             }
@@ -47,7 +53,7 @@ public final class SfntReader {
         return new Sfnt(file.i32(at), tables, problems);
     }
 
-    /** Tables share bytes in no font that a tool made on purpose, but for two tags on one and the same table. */
+    /** Tables share bytes in no font that a tool made on purpose. */
     private static List<Problem> overlaps(ByteView file, int at, int numTables) {
         List<int[]> records = new ArrayList<>();
         for (int i = 0; i < numTables; i++) {
@@ -61,10 +67,9 @@ public final class SfntReader {
         for (int i = 1; i < records.size(); i++) {
             int[] before = records.get(i - 1);
             int[] record = records.get(i);
-            boolean same = before[0] == record[0] && before[1] == record[1];
-            if (!same && record[0] < before[0] + before[1]) {
-                String tag = file.tag(record[2]);
-                problems.add(new Problem(Severity.WARNING, tag, "shares bytes with the table " + file.tag(before[2])));
+            if (record[0] < before[0] + before[1]) {
+                String shared = "shares bytes with the table " + file.tag(before[2]);
+                problems.add(new Problem(Severity.ERROR, file.tag(record[2]), shared + REFUSED));
             }
         }
         return problems;

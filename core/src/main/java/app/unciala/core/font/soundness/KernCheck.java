@@ -1,0 +1,38 @@
+package app.unciala.core.font.soundness;
+
+import app.unciala.core.font.ByteView;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.Optional;
+
+/** {@code kern} of version 0: its subtables lie one after the other within it. */
+final class KernCheck {
+    private static final int HEADER = 6;
+
+    private KernCheck() {}
+
+    static void kern(Sfnt face, Findings findings) {
+        Optional<ByteView> table = face.table("kern").filter(kern -> kern.u16(0) == 0);
+        if (table.isEmpty()) {
+            return;
+        }
+        ByteView kern = table.get();
+        int at = 4;
+        for (int i = 0; i < kern.u16(2); i++) {
+            int length = kern.u16(at + 2);
+            if (kern.u16(at) > 0) {
+                return;
+            }
+            if (at + length > kern.length()) {
+                findings.add("kern", "has a subtable that runs past its end");
+                return;
+            }
+            boolean pairs = kern.u16(at + 4) >> 8 == 0;
+            int power = Integer.highestOneBit(Math.max(1, pairs ? kern.u16(at + HEADER) : 1));
+            if (pairs && kern.u16(at + HEADER + 4) != Integer.numberOfTrailingZeros(power)) {
+                findings.add("kern", "has search values that do not fit its " + kern.u16(at + HEADER) + " pairs");
+                return;
+            }
+            at += Math.max(length, HEADER);
+        }
+    }
+}

@@ -1,0 +1,58 @@
+package app.unciala.core.font.soundness;
+
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.Problem;
+import app.unciala.core.font.Problem.Severity;
+import app.unciala.core.font.sfnt.Sfnt;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The demands of OpenType 1.9 that browsers check before they use a font. A face that fails one is not used at all, and
+ * text falls back to another family, so each failure is an {@code ERROR}.
+ */
+public final class Soundness {
+    private static final List<String> DRAWINGS = List.of("glyf", "CFF ", "CFF2", "CBDT", "sbix", "SVG ");
+
+    private Soundness() {}
+
+    /** What would make a browser refuse the face; empty for a sound one. Tables that are cut short are a problem, too. */
+    public static List<Problem> of(Sfnt face) {
+        List<Problem> problems = new ArrayList<>();
+        if (DRAWINGS.stream().allMatch(tag -> face.table(tag).isEmpty())) {
+            problems.add(refusal("glyf", "is missing, and so is every other table with drawings"));
+        }
+        face.tables().forEach((tag, table) -> {
+            if (table.length() == 0) {
+                problems.add(refusal(tag, "is empty"));
+            }
+        });
+        for (Check check : List.<Check>of(
+                HeaderChecks::head,
+                HeaderChecks::hhea,
+                HeaderChecks::maxp,
+                HeaderChecks::os2,
+                NameChecks::name,
+                NameChecks::post,
+                CmapCheck::cmap,
+                GaspCheck::gasp,
+                KernCheck::kern)) {
+            try {
+                check.of(face, (table, text) -> problems.add(refusal(table, text)));
+            } catch (FontException e) {
+                problems.add(refusal(e.table(), e.reason()));
+            }
+        }
+        return problems;
+    }
+
+    /** A problem that makes browsers refuse the file. */
+    public static Problem refusal(String table, String text) {
+        return new Problem(Severity.ERROR, table, text + "; browsers refuse the file");
+    }
+
+    /** One table's check; a table that ends too early shows by itself. */
+    private interface Check {
+        void of(Sfnt face, Findings findings);
+    }
+}
