@@ -10,7 +10,7 @@ import { count } from "../shared/parts/format";
 import { asksOf } from "./asks";
 import { SlotGrid } from "./SlotGrid";
 import { shownFile } from "./slots";
-import { inFont, useStoredFont } from "./storedFont";
+import { useNameStyle } from "./storedFont";
 
 export function FamilyListPage() {
   const families = useList<Family>("/api/families");
@@ -93,10 +93,10 @@ function FamilyName({ family }: { family: Family }) {
   const regular = family.files.filter(
     (file) => file.slot.slope === "upright" && file.slot.weight <= 400 && file.slot.weightMax >= 400,
   );
-  const font = useStoredFont(shownFile(regular.length > 0 ? regular : family.files)?.sha256);
+  const style = useNameStyle(shownFile(regular.length > 0 ? regular : family.files));
   return (
     <div>
-      <Link to={`/families/${family.id}`} className="name" style={inFont(font)}>
+      <Link to={`/families/${family.id}`} className="name" style={style}>
         {family.name}
       </Link>
       <div className="quiet" style={{ fontSize: 15 }}>

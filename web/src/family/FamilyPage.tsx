@@ -13,7 +13,7 @@ import { asksOf } from "./asks";
 import { SlotGrid } from "./SlotGrid";
 import { shownFile, type Cell } from "./slots";
 import { Specimen } from "./Specimen";
-import { inFont, useStoredFont } from "./storedFont";
+import { useNameStyle } from "./storedFont";
 
 const ofFiles: Flag["kind"][] = ["SAME_BYTES", "SAME_DRAWING", "SLOT_CLASH", "WEB_FORMAT_NOT_HELD"];
 
@@ -25,7 +25,7 @@ export function FamilyPage() {
   const flags = useFlagsWhere((flag) => flag.familyId === id);
   const [chosen, setChosen] = useState("");
   const regular = family.data?.files.find((file) => file.slot.label === "Regular") ?? family.data?.files[0];
-  const titleFont = useStoredFont(regular?.sha256);
+  const nameStyle = useNameStyle(regular);
   if (!family.data) {
     return <Missing error={family.error} />;
   }
@@ -39,7 +39,7 @@ export function FamilyPage() {
   return (
     <Leaf
       title={name}
-      titleStyle={{ ...inFont(titleFont), fontSize: 48, fontWeight: 400, letterSpacing: 0 }}
+      titleStyle={{ ...nameStyle, fontSize: 48, fontWeight: 400, letterSpacing: 0 }}
       above={<Link to="/families">Families</Link>}
       below={`${count(new Set(files.map((file) => file.slot.key)).size, "face")} in ${count(files.length, "file")}, ${kB(files.reduce((sum, file) => sum + file.bytes, 0))} in all.`}
       notes={<FlagNotes flags={flags.filter((flag) => flag.siteId === "" && !ofFiles.includes(flag.kind))} />}

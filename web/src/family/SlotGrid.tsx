@@ -2,6 +2,7 @@ import Tooltip from "@mui/material/Tooltip";
 import { Sign } from "../flag/Sign";
 import type { HeldFile, Slot } from "../shared/api/types";
 import { formatLabels } from "../shared/parts/format";
+import { lettersOf } from "../shared/parts/sample";
 import { gridOf, shownFile, type Ask, type Cell } from "./slots";
 import { inFont, useStoredFont } from "./storedFont";
 
@@ -121,7 +122,7 @@ function SlotCell(props: {
 
 function Letters({ file }: { file: HeldFile }) {
   const font = useStoredFont(file.sha256);
-  return <span style={inFont(font)}>{font === null ? "×" : "Ag"}</span>;
+  return <span style={inFont(font)}>{font === null ? "×" : lettersOf(file.sample)}</span>;
 }
 
 /** One file for each different drawing. */

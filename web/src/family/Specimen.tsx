@@ -5,6 +5,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import type { HeldFile } from "../shared/api/types";
 import { formatLabels } from "../shared/parts/format";
+import { hasLatin } from "../shared/parts/sample";
 import { inFont, useStoredFont } from "./storedFont";
 
 const sizes = [14, 18, 24, 32, 44, 60];
@@ -20,7 +21,8 @@ export function Specimen({ file }: { file: HeldFile }) {
   const [view, setView] = useState<View>("waterfall");
   const [words, setWords] = useState("");
   const [size, setSize] = useState(19);
-  const text = words || (view === "waterfall" ? pangram : paragraph);
+  const own = [...file.sample].join(" ");
+  const text = words || (!hasLatin(file.sample) ? own : view === "waterfall" ? pangram : paragraph);
   return (
     <section aria-label={`Specimen of ${file.slot.label}`}>
       <h2 className="section">

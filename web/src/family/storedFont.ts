@@ -1,4 +1,6 @@
 import { useEffect, useState } from "react";
+import type { HeldFile } from "../shared/api/types";
+import { hasLatin } from "../shared/parts/sample";
 
 const loads = new Map<string, Promise<string>>();
 
@@ -47,4 +49,11 @@ export function inFont(name: string | null): React.CSSProperties {
     fontSynthesis: "none",
     visibility: name === "" ? "hidden" : undefined,
   };
+}
+
+/** The style of a family's name: set in its own file where that has the letters for it. */
+export function useNameStyle(file: HeldFile | undefined): React.CSSProperties {
+  const can = file !== undefined && hasLatin(file.sample);
+  const font = useStoredFont(can ? file.sha256 : undefined);
+  return can ? inFont(font) : {};
 }

@@ -4,6 +4,7 @@ import { Fragment, useState } from "react";
 import { inFont, useFontAt } from "../family/storedFont";
 import type { Correction, FileRow } from "../shared/api/types";
 import { baseName, formatLabels, kB } from "../shared/parts/format";
+import { lettersOf } from "../shared/parts/sample";
 import { CorrectDialog } from "./CorrectDialog";
 import { verdictWords } from "./states";
 
@@ -22,19 +23,19 @@ export function FontRows({ intakeId, rows, editable, onCorrect }: Props) {
     <table className="sheet intake">
       <thead>
         <tr>
-          <th>In</th>
-          <th />
-          <th>Face</th>
-          <th>File</th>
+          <th style={{ width: 36 }}>In</th>
+          <th style={{ width: 62 }} />
+          <th style={{ width: 92 }}>Face</th>
+          <th style={{ width: 196 }}>File</th>
           <th>Verdict</th>
-          <th />
+          <th style={{ width: editable ? 158 : 92 }} />
         </tr>
       </thead>
       <tbody>
         {rows.map((row) => (
           <Fragment key={row.id}>
             <tr>
-              <td style={{ width: 34 }}>
+              <td>
                 <Checkbox
                   size="small"
                   sx={{ p: 0 }}
@@ -44,8 +45,8 @@ export function FontRows({ intakeId, rows, editable, onCorrect }: Props) {
                   onChange={(event) => onCorrect(row, { included: event.target.checked })}
                 />
               </td>
-              <td style={{ width: 64 }}>
-                <Letters address={`/api/intakes/${intakeId}/items/${row.id}/bytes`} />
+              <td>
+                <Letters address={`/api/intakes/${intakeId}/items/${row.id}/bytes`} sample={row.sample} />
               </td>
               <td>
                 {row.slot.label}
@@ -110,11 +111,11 @@ export function FontRows({ intakeId, rows, editable, onCorrect }: Props) {
   );
 }
 
-function Letters({ address }: { address: string }) {
+function Letters({ address, sample }: { address: string; sample: string }) {
   const font = useFontAt(address);
   return (
     <span aria-hidden="true" style={{ ...inFont(font), fontSize: 30, lineHeight: "36px" }}>
-      {font === null ? "–" : "Ag"}
+      {font === null ? "–" : lettersOf(sample)}
     </span>
   );
 }

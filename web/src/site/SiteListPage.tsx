@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { FlagNotes } from "../flag/FlagNote";
 import { useFlags } from "../flag/flags";
-import { inFont, useStoredFont } from "../family/storedFont";
+import { useNameStyle } from "../family/storedFont";
 import { serves, shownFile } from "../family/slots";
 import { useList } from "../shared/api/queries";
 import type { Family, Role, Site } from "../shared/api/types";
@@ -81,13 +81,11 @@ export function SiteListPage() {
 function RoleLine({ role, family }: { role: Role; family?: Family }) {
   const first = role.faces[0];
   const held = first && family?.files.filter((file) => serves(file.slot, first));
-  const font = useStoredFont(held && shownFile(held)?.sha256);
+  const style = useNameStyle(held && shownFile(held));
   return (
     <span>
       <span className="quiet">{roleWords[role.role]}</span>{" "}
-      <span style={{ ...(held && held.length > 0 ? inFont(font) : {}), fontSize: 19 }}>
-        {family?.name ?? "a family that is gone"}
-      </span>
+      <span style={{ ...style, fontSize: 19 }}>{family?.name ?? "a family that is gone"}</span>
     </span>
   );
 }

@@ -101,12 +101,13 @@ public final class UseMarks {
             if (!seen.add(record.text()) || !mayMark(record.text())) {
                 continue;
             }
+            String text = record.text().replaceAll("\\s+", " ");
             boolean isName = record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION
                     || record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY;
             if (isName) {
-                find(IN_NAMES, record, found);
+                find(IN_NAMES, record.nameId(), text, found);
             }
-            find(PATTERNS, record, found);
+            find(PATTERNS, record.nameId(), text, found);
         }
         return new ArrayList<>(found.values());
     }
@@ -117,17 +118,16 @@ public final class UseMarks {
         return STEMS.stream().anyMatch(lower::contains);
     }
 
-    private static void find(Map<Kind, Pattern> patterns, NameRecord record, Map<Kind, Mark> found) {
+    private static void find(Map<Kind, Pattern> patterns, int nameId, String text, Map<Kind, Mark> found) {
         patterns.forEach((kind, pattern) -> {
-            Matcher matcher = pattern.matcher(record.text());
+            Matcher matcher = pattern.matcher(text);
             if (!found.containsKey(kind) && matcher.find()) {
                 int from = Math.max(0, matcher.start() - AROUND);
-                int to = Math.min(record.text().length(), matcher.end() + AROUND);
-                String around = record.text()
-                        .substring(from, to)
-                        .replaceAll("\\s+", " ")
-                        .strip();
-                found.put(kind, new Mark(kind, "name " + record.nameId(), around));
+                int to = Math.min(text.length(), matcher.end() + AROUND);
+                found.put(
+                        kind,
+                        new Mark(
+                                kind, "name " + nameId, text.substring(from, to).strip()));
             }
         });
     }

@@ -66,7 +66,7 @@ public final class FontReader {
             throw new FontException(
                     "file",
                     -1,
-                    "is a bitmap font: pictures of letters at fixed sizes, which browsers do not show; ask for the version"
+                    "is not a font with outlines but a bitmap font, which browsers do not show; ask for the version"
                             + " with outlines");
         }
     }

@@ -106,7 +106,7 @@ class FaceDetailsTest {
                 "13, `This is a trial version for evaluation purposes only`, TRIAL",
                 "10, Licensed for desktop use only, DESKTOP_ONLY",
                 "13, `Non-commercial use`, NOT_COMMERCIAL",
-                "13, `use of the typefaces for commercial and noncommercial needs`, ",
+                "13, `use of the typefaces for commercial and\nnoncommercial needs`, ",
                 "13, `Free for non-commercial or commercial use`, ",
                 "13, `Free for personal use and for commercial use`, ",
                 "13, `For commercial use as well as for personal use`, ",

@@ -70,6 +70,18 @@ class BrowserSamplesTest {
     }
 
     @Test
+    void aFontOfPicturesIsCut() throws Exception {
+        String text = "😀👍🏽👨‍👩‍👧";
+        byte[] source = RealFonts.bytes(RealFonts.emoji());
+        write("emoji-source.ttf", source);
+        BitSet kept = new BitSet();
+        text.codePoints().forEach(kept::set);
+        byte[] cut = FontWriter.write(Subsetter.subset(read(source), kept), FontFormat.WOFF2);
+        pair("emoji-cut.woff2", cut, "emoji-source.ttf", "", text);
+        assertThat(cut.length).isLessThan(source.length / 100);
+    }
+
+    @Test
     void aFallbackForTheOpenTwinOfArial() throws Exception {
         Sfnt lato = read(RealFonts.bytes(RealFonts.named("Lato-Regular.ttf")));
         write("fallback-font.woff2", FontWriter.write(lato, FontFormat.WOFF2));

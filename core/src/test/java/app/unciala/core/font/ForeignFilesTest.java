@@ -2,6 +2,9 @@ package app.unciala.core.font;
 
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.sfnt.SfntWriter;
+import app.unciala.core.testing.RealFonts;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
@@ -37,6 +40,13 @@ class ForeignFilesTest {
         byte[] noise = new byte[300];
         Arrays.fill(noise, (byte) 0xA7);
         refused(noise, "A7A7A7A7");
+    }
+
+    @Test
+    void aFontOfPicturesInOneColorIsNamed() {
+        Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
+        Sfnt bitmaps = face.with("EBDT", new byte[4]).with("glyf", new byte[0]);
+        refused(SfntWriter.write(bitmaps), "a bitmap font");
     }
 
     private static void refused(byte[] bytes, String said) {

@@ -7,6 +7,7 @@ import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.language.SampleLetters;
 import app.unciala.server.http.SlotView;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -52,6 +53,7 @@ class FaceFileEntity {
     private int drawingVersion;
     private int glyphs;
     private int codePoints;
+    private String sample = "";
     private String fontVersion = "";
 
     @Enumerated(EnumType.STRING)
@@ -81,6 +83,7 @@ class FaceFileEntity {
         FaceReport report = file.report();
         subfamily = cut(report.identity().subfamily(), 300);
         redraw(report.drawing());
+        showBy(SampleLetters.of(report.codePoints()));
         glyphs = report.glyphs();
         codePoints = report.codePoints().length;
         fontVersion = cut(report.version(), 500);
@@ -105,6 +108,11 @@ class FaceFileEntity {
     final void redraw(String digest) {
         drawing = digest;
         drawingVersion = DrawingDigest.VERSION;
+    }
+
+    /** Records the letters to show the file by. */
+    final void showBy(String letters) {
+        sample = letters;
     }
 
     String id() {
@@ -144,6 +152,7 @@ class FaceFileEntity {
                 drawing,
                 glyphs,
                 codePoints,
+                sample,
                 fontVersion,
                 embedding,
                 embedding.words(),

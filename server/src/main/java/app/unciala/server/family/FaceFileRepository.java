@@ -8,7 +8,7 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
 
     List<FaceFileEntity> findBySha256(String sha256);
 
-    List<FaceFileEntity> findByDrawingVersionLessThan(int version);
+    List<FaceFileEntity> findByDrawingVersionLessThanOrSample(int version, String sample);
 
     List<FaceFileEntity> findByDrawing(String drawing);
 }

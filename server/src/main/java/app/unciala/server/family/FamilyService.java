@@ -65,6 +65,7 @@ public class FamilyService {
             String drawing,
             int glyphs,
             int codePoints,
+            String sample,
             String fontVersion,
             Embedding.Level embedding,
             String embeddingLabel,

@@ -1,6 +1,10 @@
 package app.unciala.server.family;
 
 import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.language.SampleLetters;
 import app.unciala.server.storage.FileStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -10,7 +14,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** After an upgrade that changed how drawings are digested, digests the held files anew from their bytes. */
+/** After an upgrade that reads more or otherwise out of fonts, reads the held files anew from their bytes. */
 @Component
 @Order(0)
 class HeldDrawings implements ApplicationRunner {
@@ -27,11 +31,14 @@ class HeldDrawings implements ApplicationRunner {
     @Override
     @Transactional
     public void run(ApplicationArguments args) {
-        for (FaceFileEntity file : files.findByDrawingVersionLessThan(DrawingDigest.VERSION)) {
+        for (FaceFileEntity file : files.findByDrawingVersionLessThanOrSample(DrawingDigest.VERSION, "")) {
             try {
-                file.redraw(DrawingDigest.of(store.get(file.sha256())));
+                byte[] bytes = store.get(file.sha256());
+                file.redraw(DrawingDigest.of(bytes));
+                Sfnt face = FontReader.read(bytes).faces().get(0);
+                file.showBy(SampleLetters.of(CmapTable.read(face).codePoints()));
             } catch (RuntimeException e) {
-                LOG.warn("The drawing of {} cannot be read again: {}", file.fileName(), e.getMessage());
+                LOG.warn("{} cannot be read again: {}", file.fileName(), e.getMessage());
             }
         }
     }

@@ -6,6 +6,7 @@ import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.language.SampleLetters;
 import app.unciala.server.http.Json;
 import app.unciala.server.intake.ReadFile.Kind;
 import jakarta.persistence.Entity;
@@ -14,6 +15,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -56,16 +58,32 @@ class IntakeItemEntity {
             String drawing,
             int glyphs,
             int codePoints,
+            String sample,
             String version,
             String embedding,
             String license,
             List<Evidence> evidence,
             List<String> notes) {
-        static final Facts NONE = new Facts(FontFormat.TTF, "", "", 0, 0, "", "", "", List.of(), List.of());
+        static final Facts NONE = new Facts(FontFormat.TTF, "", "", 0, 0, "", "", "", "", List.of(), List.of());
+
+        /** Intakes of earlier versions have no sample. */
+        Facts {
+            sample = Objects.requireNonNullElse(sample, "");
+        }
 
         Facts withDrawing(String digest) {
             return new Facts(
-                    format, subfamily, digest, glyphs, codePoints, version, embedding, license, evidence, notes);
+                    format,
+                    subfamily,
+                    digest,
+                    glyphs,
+                    codePoints,
+                    sample,
+                    version,
+                    embedding,
+                    license,
+                    evidence,
+                    notes);
         }
 
         static Facts of(ReadFile.Font font) {
@@ -75,6 +93,7 @@ class IntakeItemEntity {
                     font.report().drawing(),
                     font.report().glyphs(),
                     font.report().codePoints().length,
+                    SampleLetters.of(font.report().codePoints()),
                     font.report().version(),
                     font.report().embedding().words(),
                     cut(font.report().license(), 1000),

@@ -115,6 +115,7 @@ class VerdictsTest {
                 font.report().drawing(),
                 1,
                 1,
+                "Ag",
                 "",
                 font.report().embedding().level(),
                 "",
