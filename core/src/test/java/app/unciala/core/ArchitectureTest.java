@@ -2,6 +2,7 @@ package app.unciala.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -28,6 +29,11 @@ class ArchitectureTest {
                         "com.aayushatharva..",
                         "com.ibm.icu..")
                 .check(core);
+    }
+
+    @Test
+    void roomsFormNoCircle() {
+        slices().matching("app.unciala.core.(*)..").should().beFreeOfCycles().check(core);
     }
 
     @Test

@@ -2,6 +2,7 @@ package app.unciala.core.face;
 
 import app.unciala.core.face.StyleNames.Said;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.Numbers;
 import app.unciala.core.font.sfnt.FvarTable;
 import app.unciala.core.font.sfnt.FvarTable.Axis;
 import app.unciala.core.font.sfnt.HeadTable;

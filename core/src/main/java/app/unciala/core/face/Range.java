@@ -1,5 +1,7 @@
 package app.unciala.core.face;
 
+import app.unciala.core.font.Numbers;
+
 /** A closed range; one value for a static face, wider for a variable one. */
 public record Range(double min, double max) {
     public Range {

@@ -1,5 +1,6 @@
 package app.unciala.core.face;
 
+import app.unciala.core.font.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

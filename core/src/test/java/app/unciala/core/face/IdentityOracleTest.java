@@ -3,6 +3,7 @@ package app.unciala.core.face;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.Numbers;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.testing.RealFonts;
 import app.unciala.core.testing.Tool;

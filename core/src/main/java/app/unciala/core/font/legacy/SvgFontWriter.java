@@ -1,8 +1,7 @@
 package app.unciala.core.font.legacy;
 
-import app.unciala.core.face.FaceIdentifier;
-import app.unciala.core.face.FaceIdentity;
-import app.unciala.core.face.Numbers;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.Numbers;
 import app.unciala.core.font.outline.Outline;
 import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
@@ -10,8 +9,11 @@ import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HeadTable;
 import app.unciala.core.font.sfnt.HheaTable;
 import app.unciala.core.font.sfnt.HmtxTable;
+import app.unciala.core.font.sfnt.NameTable;
+import app.unciala.core.font.sfnt.Os2Table;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 
 /** Writes an SVG font (SVG 1.1, chapter 20): one glyph for each character, without layout features. */
 public final class SvgFontWriter {
@@ -33,16 +35,14 @@ public final class SvgFontWriter {
     }
 
     private String run() {
-        FaceIdentity identity = FaceIdentifier.identify(face);
         HheaTable hhea = HheaTable.read(face);
         svg.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\">\n<defs>\n");
         svg.append("<font id=\"font\" horiz-adv-x=\"")
                 .append(metrics.advances()[0])
                 .append("\">\n");
-        svg.append("<font-face font-family=\"").append(escape(identity.family()));
-        svg.append("\" font-weight=\"")
-                .append(identity.slot().weight().toString().replaceAll("–.*", ""));
-        svg.append("\" font-style=\"").append(identity.slot().slope().css());
+        svg.append("<font-face font-family=\"").append(escape(family()));
+        svg.append("\" font-weight=\"").append(weight());
+        svg.append("\" font-style=\"").append(style());
         svg.append("\" units-per-em=\"").append(HeadTable.read(face).unitsPerEm());
         svg.append("\" ascent=\"")
                 .append(hhea.ascender())
@@ -58,6 +58,30 @@ public final class SvgFontWriter {
             }
         }
         return svg.append("</font>\n</defs>\n</svg>\n").toString();
+    }
+
+    private String family() {
+        NameTable names = NameTable.read(face);
+        return names.best(NameTable.TYPOGRAPHIC_FAMILY)
+                .or(() -> names.best(NameTable.FAMILY))
+                .orElseThrow(() -> new FontException("name", -1, "gives the face no family name"));
+    }
+
+    private int weight() {
+        return Os2Table.read(face)
+                .map(Os2Table::weightClass)
+                .filter(weight -> weight >= 1 && weight <= 1000)
+                .orElse(HeadTable.read(face).isBold() ? 700 : 400);
+    }
+
+    private String style() {
+        Optional<Os2Table> os2 = Os2Table.read(face);
+        if (os2.map(Os2Table::isOblique).orElse(false)) {
+            return "oblique";
+        }
+        boolean italic = os2.map(Os2Table::isItalic).orElse(false)
+                || HeadTable.read(face).isItalic();
+        return italic ? "italic" : "normal";
     }
 
     private String drawing(int glyph) {

@@ -1,4 +1,4 @@
-package app.unciala.core.face;
+package app.unciala.core.font;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
