@@ -73,10 +73,15 @@ final class SubsetCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        SubsetPlan plan = SubsetPlan.of(characters()).withFeatures(features());
+        SubsetPlan plan = plan().withFeatures(features());
         SubsetPlan hinted = withoutHinting ? plan.withoutHinting() : plan;
         return output.writeAll(
                 spec.commandLine(), files, Optional.ofNullable(format), face -> Subsetter.subset(face, hinted));
+    }
+
+    private SubsetPlan plan() {
+        boolean onlyText = characters.unicodes == null && characters.languages == null && characters.ranges == null;
+        return onlyText && characters.text != null ? SubsetPlan.ofText(characters.text) : SubsetPlan.of(characters());
     }
 
     private BitSet characters() {
@@ -85,7 +90,7 @@ final class SubsetCommand implements Callable<Integer> {
             addRange(kept, range);
         }
         if (characters.text != null) {
-            characters.text.codePoints().forEach(kept::set);
+            kept.or(SubsetPlan.ofText(characters.text).codePoints());
         }
         for (String tag : split(characters.languages)) {
             kept.or(named("--languages", tag, Exemplars::of));

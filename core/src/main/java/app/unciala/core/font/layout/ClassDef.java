@@ -9,6 +9,8 @@ import java.util.TreeMap;
 
 /** A class definition table (OpenType 1.9, "Common table formats"): glyphs it does not name are in class 0. */
 final class ClassDef {
+    private static final ByteView NONE = ByteView.of(new byte[] {0, 2, 0, 0}, "classes");
+
     private final ByteView table;
     private final int format;
     private final int count;
@@ -22,8 +24,9 @@ final class ClassDef {
         count = table.u16(format == 1 ? 4 : 2);
     }
 
-    static ClassDef of(ByteView table) {
-        return new ClassDef(table);
+    /** The classes at an offset from the start of a table; where there are none, at offset 0, all glyphs are in class 0. */
+    static ClassDef of(ByteView parent, int offset) {
+        return new ClassDef(offset == 0 ? NONE : parent.from(offset));
     }
 
     int classOf(int glyph) {

@@ -22,7 +22,7 @@ final class ClassPairCutter {
 
     @Nullable
     Block cut(ByteView table) {
-        ClassDef firsts = ClassDef.of(table.from(table.u16(8)));
+        ClassDef firsts = ClassDef.of(table, table.u16(8));
         int rowCount = table.u16(12);
         BitSet covered = new BitSet();
         cut.covered(table, 2).stream()
@@ -31,7 +31,7 @@ final class ClassPairCutter {
         if (covered.isEmpty() || table.u16(14) == 0) {
             return null;
         }
-        ClassDef seconds = ClassDef.of(table.from(table.u16(10)));
+        ClassDef seconds = ClassDef.of(table, table.u16(10));
         int[] rows = within(firsts.classes(covered), rowCount);
         BitSet others = seconds.classes(cut.glyphs());
         others.set(0);

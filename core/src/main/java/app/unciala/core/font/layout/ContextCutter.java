@@ -36,7 +36,7 @@ final class ContextCutter {
     private @Nullable Block glyphRules(ByteView table) {
         BitSet covered = new BitSet();
         List<Block> sets = new ArrayList<>();
-        Coverage.of(table.from(table.u16(2))).forEach(cut.glyphs(), (glyph, index) -> {
+        Coverage.of(table, table.u16(2), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
             int offset = index < table.u16(4) ? table.u16(6 + 2 * index) : 0;
             Block set = offset == 0 ? null : rules(table.from(offset), cut::after, cut::after, cut::after);
             if (set != null) {
@@ -54,9 +54,9 @@ final class ContextCutter {
 
     private @Nullable Block classRules(ByteView table) {
         BitSet covered = cut.covered(table, 2);
-        ClassDef inputs = ClassDef.of(table.from(table.u16(chained ? 6 : 4)));
-        ClassDef before = chained ? ClassDef.of(table.from(table.u16(4))) : inputs;
-        ClassDef behind = chained ? ClassDef.of(table.from(table.u16(8))) : inputs;
+        ClassDef inputs = ClassDef.of(table, table.u16(chained ? 6 : 4));
+        ClassDef before = chained ? ClassDef.of(table, table.u16(4)) : inputs;
+        ClassDef behind = chained ? ClassDef.of(table, table.u16(8)) : inputs;
         int[] inputNames = cut.classNames(inputs);
         int[] beforeNames = chained ? cut.classNames(before) : inputNames;
         int[] behindNames = chained ? cut.classNames(behind) : inputNames;

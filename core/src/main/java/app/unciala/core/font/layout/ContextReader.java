@@ -97,7 +97,7 @@ final class ContextReader {
             }
             return one;
         };
-        Coverage.of(table.from(table.u16(2))).forEach(active, (glyph, index) -> {
+        Coverage.of(table, table.u16(2), work).forEach(active, (glyph, index) -> {
             BitSet first = new BitSet();
             first.set(glyph);
             rules(sets, index, first, same, same, same, visitor);
@@ -105,10 +105,10 @@ final class ContextReader {
     }
 
     private void classRules(BitSet active, Visitor visitor) {
-        BitSet covered = Coverage.of(table.from(table.u16(2))).in(active);
-        ClassDef inputs = ClassDef.of(table.from(table.u16(chained ? 6 : 4)));
-        ClassDef before = chained ? ClassDef.of(table.from(table.u16(4))) : inputs;
-        ClassDef behind = chained ? ClassDef.of(table.from(table.u16(8))) : inputs;
+        BitSet covered = Coverage.of(table, table.u16(2), work).in(active);
+        ClassDef inputs = ClassDef.of(table, table.u16(chained ? 6 : 4));
+        ClassDef before = chained ? ClassDef.of(table, table.u16(4)) : inputs;
+        ClassDef behind = chained ? ClassDef.of(table, table.u16(8)) : inputs;
         IntFunction<BitSet> inputGlyphs = memo(inputs);
         IntFunction<BitSet> beforeGlyphs = memo(before);
         IntFunction<BitSet> behindGlyphs = memo(behind);
@@ -187,6 +187,6 @@ final class ContextReader {
 
     private BitSet covered(int offset, BitSet among) {
         work.spend(among.cardinality());
-        return Coverage.of(table.from(offset)).in(among);
+        return Coverage.of(table, offset, work).in(among);
     }
 }

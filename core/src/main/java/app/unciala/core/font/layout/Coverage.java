@@ -2,16 +2,21 @@ package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.Work;
 import java.util.BitSet;
 
 /** A coverage table (OpenType 1.9, "Common table formats"): glyphs and the number each has in its lookup. */
 final class Coverage {
+    private static final ByteView NONE = ByteView.of(new byte[] {0, 1, 0, 0}, "coverage");
+
     private final ByteView table;
+    private final Work work;
     private final int format;
     private final int count;
 
-    private Coverage(ByteView table) {
+    private Coverage(ByteView table, Work work) {
         this.table = table;
+        this.work = work;
         format = table.u16(0);
         count = table.u16(2);
         if (format != 1 && format != 2) {
@@ -24,32 +29,49 @@ final class Coverage {
         void covered(int glyph, int index);
     }
 
-    static Coverage of(ByteView table) {
-        return new Coverage(table);
+    /** The coverage at an offset from the start of a table; none, at offset 0, covers nothing. */
+    static Coverage of(ByteView parent, int offset, Work work) {
+        return new Coverage(offset == 0 ? NONE : parent.from(offset), work);
     }
 
-    /**
-     * Visits, in ascending order, the covered glyphs that are also among {@code glyphs}. Fonts in use have ranges that
-     * overlap by a glyph; the first counts.
-     */
+    /** Visits, in ascending order, the covered glyphs that are also among {@code glyphs}. */
     void forEach(BitSet glyphs, Visitor visitor) {
-        int next = 0;
-        int before = -1;
+        if (!isInOrder()) {
+            asSearched(glyphs, visitor);
+            return;
+        }
         for (int i = 0; i < count; i++) {
             int first = first(i);
             int last = last(i);
-            if (first <= before || last < first) {
-                throw new FontException(table.table(), -1, "has a coverage whose glyphs are not in order");
-            }
             int index = format == 1 ? i : table.u16(8 + 6 * i);
-            for (int glyph = glyphs.nextSetBit(Math.max(first, next));
+            for (int glyph = glyphs.nextSetBit(first);
                     glyph >= 0 && glyph <= last;
                     glyph = glyphs.nextSetBit(glyph + 1)) {
                 visitor.covered(glyph, index + glyph - first);
             }
-            before = first;
-            next = Math.max(next, last + 1);
         }
+    }
+
+    private boolean isInOrder() {
+        int before = -1;
+        for (int i = 0; i < count; i++) {
+            if (first(i) <= before || last(i) < first(i)) {
+                return false;
+            }
+            before = last(i);
+        }
+        return true;
+    }
+
+    /** In fonts whose glyphs are out of order, or given twice, counts what a shaper's binary search comes upon. */
+    private void asSearched(BitSet glyphs, Visitor visitor) {
+        work.spend(4L * glyphs.cardinality());
+        glyphs.stream().forEach(glyph -> {
+            int index = index(glyph);
+            if (index >= 0) {
+                visitor.covered(glyph, index);
+            }
+        });
     }
 
     boolean covers(int glyph) {

@@ -18,7 +18,7 @@ record Cut(BitSet glyphs, GlyphMap map, Devices devices, Work work) {
     /** The glyphs of a coverage that are kept. */
     BitSet covered(ByteView table, int at) {
         work.spend(1);
-        return Coverage.of(table.from(table.u16(at))).in(glyphs);
+        return Coverage.of(table, table.u16(at), work).in(glyphs);
     }
 
     /** The coverage at an offset cut down, or none where there was none or nothing of it is left. */
@@ -28,7 +28,7 @@ record Cut(BitSet glyphs, GlyphMap map, Devices devices, Work work) {
             return null;
         }
         work.spend(1);
-        BitSet kept = Coverage.of(table.from(offset)).in(glyphs);
+        BitSet kept = Coverage.of(table, offset, work).in(glyphs);
         return kept.isEmpty() ? null : coverage(kept);
     }
 
@@ -38,7 +38,7 @@ record Cut(BitSet glyphs, GlyphMap map, Devices devices, Work work) {
         if (offset == 0) {
             return null;
         }
-        ClassDef classes = ClassDef.of(table.from(offset));
+        ClassDef classes = ClassDef.of(table, offset);
         int[] same = new int[classes.classes(glyphs).length()];
         for (int i = 0; i < same.length; i++) {
             same[i] = i;

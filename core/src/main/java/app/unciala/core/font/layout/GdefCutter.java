@@ -3,6 +3,7 @@ package app.unciala.core.font.layout;
 import app.unciala.core.font.ByteView;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +22,10 @@ final class GdefCutter {
     Block cut() {
         int minor = gdef.u16(2);
         Block classes = cut.cutClasses(gdef, gdef.u16(4));
+        if (classes == null && gdef.u16(4) != 0) {
+            // With no classes at all, shapers would take marks for marks that the font has as letters.
+            classes = ClassDef.write(Collections.emptySortedMap());
+        }
         Block attach = attachments(gdef.u16(6));
         Block carets = carets(gdef.u16(8));
         Block markClasses = cut.cutClasses(gdef, gdef.u16(10));
@@ -78,7 +83,7 @@ final class GdefCutter {
         ByteView list = gdef.from(offset);
         BitSet covered = new BitSet();
         List<Block> blocks = new ArrayList<>();
-        Coverage.of(list.from(list.u16(0))).forEach(cut.glyphs(), (glyph, index) -> {
+        Coverage.of(list, list.u16(0), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
             if (index < list.u16(2)) {
                 covered.set(glyph);
                 blocks.add(rule.cut(list.from(list.u16(4 + 2 * index))));

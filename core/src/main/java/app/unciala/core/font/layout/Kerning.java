@@ -1,6 +1,7 @@
 package app.unciala.core.font.layout;
 
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.Work;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -55,7 +56,8 @@ public final class Kerning {
         int sum = pairs.getOrDefault((long) first << 16 | second, 0);
         for (List<ByteView> subtables : lookups) {
             for (ByteView subtable : subtables) {
-                int index = Coverage.of(subtable.from(subtable.u16(2))).index(first);
+                int index =
+                        Coverage.of(subtable, subtable.u16(2), new Work("GPOS")).index(first);
                 if (index >= 0) {
                     int at = subtable.u16(0) == 1 ? listed(subtable, index, second) : byClass(subtable, first, second);
                     if (at >= 0) {
@@ -93,8 +95,8 @@ public final class Kerning {
     }
 
     private static int byClass(ByteView subtable, int first, int second) {
-        int row = ClassDef.of(subtable.from(subtable.u16(8))).classOf(first);
-        int column = ClassDef.of(subtable.from(subtable.u16(10))).classOf(second);
+        int row = ClassDef.of(subtable, subtable.u16(8)).classOf(first);
+        int column = ClassDef.of(subtable, subtable.u16(10)).classOf(second);
         int columns = subtable.u16(14);
         if (row >= subtable.u16(12) || column >= columns) {
             return -1;

@@ -47,8 +47,8 @@ public final class LayoutCutter {
             ByteView table = face.table(tag).orElse(null);
             if (table != null) {
                 Cut cut = new Cut(glyphs, map, devices, new Work(tag));
-                changed = replaced(
-                        changed, tag, new LayoutTableCutter(view.apply(LayoutTable.of(table)), cut, features).cut());
+                changed = changed.with(
+                        tag, new LayoutTableCutter(view.apply(LayoutTable.of(table)), cut, features).cut());
             }
         }
         ByteView gdef = face.table("GDEF").orElse(null);

@@ -29,20 +29,20 @@ final class LayoutTableCutter {
         lookupNumbers = new int[table.lookupCount()];
     }
 
-    /** The table's bytes, or nothing when no feature does anything any more. */
-    Optional<byte[]> cut() {
+    /**
+     * The table's bytes. Where no feature does anything any more its scripts stay all the same: shapers set scripts that
+     * a font has in another way than those that it lacks, and marks in fonts without positioning on their own.
+     */
+    byte[] cut() {
         BitSet features = table.features(wanted);
         BitSet reached = table.withNested(table.lookupsOf(features));
         cutLookups(reached);
         ScriptCutter scripts = new ScriptCutter(table, lookupNumbers, features);
         Block featureList = scripts.features();
-        if (lookups.isEmpty() || featureList == null) {
-            return Optional.empty();
-        }
-        return Optional.of(write(scripts, featureList, false)
+        return write(scripts, featureList, false)
                 .or(() -> write(scripts, featureList, true))
                 .orElseThrow(() -> new FontException(
-                        table.table().table(), -1, "has a lookup too large for its 16-bit offsets once cut")));
+                        table.table().table(), -1, "has a lookup too large for its 16-bit offsets once cut"));
     }
 
     /**

@@ -24,7 +24,7 @@ final class MarkCutter {
         List<@Nullable Block> anchors = new ArrayList<>();
         ByteView array = table.from(table.u16(10));
         int classCount = table.u16(6);
-        Coverage.of(table.from(table.u16(4))).forEach(cut.glyphs(), (glyph, index) -> {
+        Coverage.of(table, table.u16(4), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
             if (index < array.u16(0)) {
                 bases.set(glyph);
                 anchors.addAll(anchors(array, 2 + 2 * index * classCount, marks.classes()));
@@ -45,7 +45,7 @@ final class MarkCutter {
         List<Block> attaches = new ArrayList<>();
         ByteView array = table.from(table.u16(10));
         int classCount = table.u16(6);
-        Coverage.of(table.from(table.u16(4))).forEach(cut.glyphs(), (glyph, index) -> {
+        Coverage.of(table, table.u16(4), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
             if (index < array.u16(0)) {
                 ByteView attach = array.from(array.u16(2 + 2 * index));
                 int components = attach.u16(0);
@@ -81,7 +81,7 @@ final class MarkCutter {
         BitSet covered = new BitSet();
         List<Integer> records = new ArrayList<>();
         BitSet classes = new BitSet();
-        Coverage.of(table.from(table.u16(2))).forEach(cut.glyphs(), (glyph, index) -> {
+        Coverage.of(table, table.u16(2), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
             int record = 2 + 4 * index;
             if (index < array.u16(0) && array.u16(record) < classCount) {
                 covered.set(glyph);

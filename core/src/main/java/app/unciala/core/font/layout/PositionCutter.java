@@ -135,7 +135,7 @@ final class PositionCutter {
         return block;
     }
 
-    private static Coverage coverage(ByteView table) {
-        return Coverage.of(table.from(table.u16(2)));
+    private Coverage coverage(ByteView table) {
+        return Coverage.of(table, table.u16(2), cut.work());
     }
 }

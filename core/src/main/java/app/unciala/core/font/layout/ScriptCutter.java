@@ -35,13 +35,8 @@ final class ScriptCutter {
         }
     }
 
-    /** The feature list, or nothing when no feature is left. */
-    @Nullable
     Block features() {
         int count = (int) Arrays.stream(featureNumbers).filter(n -> n >= 0).count();
-        if (count == 0) {
-            return null;
-        }
         Block list = new Block().u16(count);
         for (int i = 0; i < featureNumbers.length; i++) {
             if (featureNumbers[i] >= 0) {

@@ -141,7 +141,7 @@ public final class SubstitutionClosure {
         int lookahead = table.u16(6 + 2 * backtrack);
         for (int i = 0; i < backtrack + lookahead; i++) {
             int at = i < backtrack ? 6 + 2 * i : 8 + 2 * i;
-            if (Coverage.of(table.from(table.u16(at))).in(kept).isEmpty()) {
+            if (Coverage.of(table, table.u16(at), work).in(kept).isEmpty()) {
                 return;
             }
         }
@@ -149,8 +149,8 @@ public final class SubstitutionClosure {
         coverage(table).forEach(snapshot(active), (glyph, index) -> add(table.u16(substitutes + 2 + 2 * index)));
     }
 
-    private static Coverage coverage(ByteView table) {
-        return Coverage.of(table.from(table.u16(2)));
+    private Coverage coverage(ByteView table) {
+        return Coverage.of(table, table.u16(2), work);
     }
 
     private void add(int glyph) {

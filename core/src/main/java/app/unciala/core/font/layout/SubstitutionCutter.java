@@ -160,7 +160,7 @@ final class SubstitutionCutter {
         return block;
     }
 
-    private static Coverage coverage(ByteView table) {
-        return Coverage.of(table.from(table.u16(2)));
+    private Coverage coverage(ByteView table) {
+        return Coverage.of(table, table.u16(2), cut.work());
     }
 }

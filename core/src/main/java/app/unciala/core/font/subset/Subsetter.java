@@ -55,12 +55,10 @@ public final class Subsetter {
         CmapTable cmap = CmapTable.read(face);
         SortedMap<Integer, Integer> mapping = new TreeMap<>();
         BitSet mapped = new BitSet();
-        for (int codePoint : cmap.codePoints()) {
-            if (plan.codePoints().get(codePoint)) {
-                mapping.put(codePoint, cmap.glyph(codePoint));
-                mapped.set(cmap.glyph(codePoint));
-            }
-        }
+        CharacterClosure.of(plan, cmap).stream().forEach(codePoint -> {
+            mapping.put(codePoint, cmap.glyph(codePoint));
+            mapped.set(cmap.glyph(codePoint));
+        });
         if (mapping.isEmpty()) {
             throw new FontException("cmap", -1, "has none of the characters to keep");
         }
