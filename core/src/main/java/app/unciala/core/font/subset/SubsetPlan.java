@@ -4,6 +4,7 @@ import app.unciala.core.font.layout.LayoutFeatures;
 import java.text.Normalizer;
 import java.text.Normalizer.Form;
 import java.util.BitSet;
+import java.util.List;
 import java.util.function.Predicate;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -23,15 +24,23 @@ public record SubsetPlan(BitSet codePoints, boolean composing, Predicate<String>
 
     /**
      * The characters that one text is set with, and what {@link #of} keeps. Where a letter's marks do not stand as UAX #15
-     * orders them, it is taken apart and composed anew, so all that it comes to on the way is among them.
+     * orders them, or all of its parts are there by themselves, it is taken apart and composed anew, so all that it comes
+     * to on the way is among them.
      */
     public static SubsetPlan ofText(String text) {
         BitSet characters = new BitSet();
         text.codePoints().forEach(characters::set);
-        MARKED.matcher(text)
+        List<String> letters = MARKED.matcher(text)
                 .results()
                 .map(MatchResult::group)
+                .distinct()
+                .toList();
+        letters.stream()
                 .filter(letter -> !Normalizer.isNormalized(letter, Form.NFC))
+                .forEach(letter -> CharacterClosure.addParts(letter, characters));
+        letters.stream()
+                .filter(letter ->
+                        Normalizer.normalize(letter, Form.NFD).codePoints().allMatch(characters::get))
                 .forEach(letter -> CharacterClosure.addParts(letter, characters));
         return new SubsetPlan(characters, false, LayoutFeatures::isAppliedUnasked, true);
     }

@@ -99,6 +99,7 @@ class SubsetShapingTest {
         "EBGaramond08-Italic.otf, '\u1E00\u030A\u0301 \u1E3A\u0331 \u014D\u0302 \u1E5E\u0327 q'",
         "Cantarell-ExtraBold.otf, '\u0216\u0328 \u00EC\u031B \u01CF\u0323 q'",
         "DejaVuSansCondensed-BoldOblique.ttf, '\u1E5E\u0327 \u1EF0\u0323 \u03C5\u0344 \u03F9\u0343 q'",
+        "DejaVuSansMono.ttf, 'A\u0300 a\u0306 \u1EB0\u0306 \u1EC6\u032A q'",
         "Lato-Medium.ttf, '\u040B\u0344 \u1FFB\u030F \u0464 a\u200Cb'",
         "Lohit-Devanagari.ttf, '\u0915\u093C \u0958 \u0928\u093C\u093F \u0915\u094D\u200D\u0937'"
     })
