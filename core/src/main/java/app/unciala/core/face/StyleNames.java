@@ -108,7 +108,7 @@ public final class StyleNames {
         return Optional.ofNullable(names.get(word));
     }
 
-    /** Words in lower case; a modifier such as "semi" or "extra" is joined to the word after it. */
+    /** Words in lower case; a modifier such as "semi" or "extra" is joined to the word after it where the two name a style. */
     private static List<String> words(String style) {
         String[] parts = style.replaceAll("(?<=[a-z])(?=[A-Z])", " ")
                 .toLowerCase(Locale.ROOT)
@@ -118,8 +118,12 @@ public final class StyleNames {
         for (String part : parts) {
             if (MODIFIERS.contains(part)) {
                 modifier = part;
-            } else if (!part.isEmpty()) {
+            } else if (WEIGHTS.containsKey(modifier + part) || WIDTHS.containsKey(modifier + part)) {
                 words.add(modifier + part);
+                modifier = "";
+            } else if (!part.isEmpty()) {
+                words.add(modifier);
+                words.add(part);
                 modifier = "";
             }
         }

@@ -89,6 +89,9 @@ public final class UseMarks {
             "web",
             "online");
 
+    /** Texts are broken into lines wherever it suited their writers. */
+    private static final Pattern BREAKS = Pattern.compile("[ \t]*[\r\n]\\s*");
+
     private static final int AROUND = 40;
 
     private UseMarks() {}
@@ -101,7 +104,7 @@ public final class UseMarks {
             if (!seen.add(record.text()) || !mayMark(record.text())) {
                 continue;
             }
-            String text = record.text().replaceAll("\\s+", " ");
+            String text = BREAKS.matcher(record.text()).replaceAll(" ");
             boolean isName = record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION
                     || record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY;
             if (isName) {

@@ -115,6 +115,8 @@ class FaceIdentifierTest {
         "Extra Light, 200, , ",
         "Ultra-Condensed Black Oblique, 900, 50, OBLIQUE",
         "Semi Condensed Demi Bold, 600, 87.5, ",
+        "Demi Oblique, 600, , OBLIQUE",
+        "DemiItalic, 600, , ITALIC",
         "Book, 400, , ",
         "Sonnet, , , "
     })
