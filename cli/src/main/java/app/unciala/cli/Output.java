@@ -55,9 +55,8 @@ final class Output {
             Files.createDirectories(folder);
         }
         inputs.forEach(input -> claimed.put(place(input), input));
-        // Files have nothing to do with each other, so every core takes one, but that of two with the same name the
-        // first
-        // one keeps it; messages come in the order of the files.
+        // Files have nothing to do with each other, so every core takes one; of two with the same name the first keeps
+        // it. Messages come in the order of the files.
         String[] problems = new String[inputs.size()];
         IntStream.range(0, inputs.size())
                 .boxed()

@@ -136,7 +136,7 @@ public final class FaceIdentifier {
         int fromClass = os2.map(Os2Table::weightClass).orElse(0);
         boolean bold = os2.map(Os2Table::isBold).orElse(false) || head.isBold();
         Optional<Integer> fromName = said.weight();
-        Optional<Double> fromStat = stat.flatMap(table -> table.only("wght")).filter(w -> w >= 1 && w <= 1000);
+        Optional<Double> fromStat = stat.flatMap(table -> table.single("wght")).filter(w -> w >= 1 && w <= 1000);
         int settled;
         if (fromClass >= 10 && fromClass <= 1000) {
             boolean forgotten =
@@ -170,7 +170,7 @@ public final class FaceIdentifier {
     private Range width() {
         Optional<Axis> axis = fvar.flatMap(table -> table.axis("wdth")).filter(a -> a.min() > 0 && a.max() >= a.min());
         Optional<Integer> fromClass = os2.map(Os2Table::widthClass).filter(c -> c >= 1 && c <= 9);
-        Optional<Double> fromStat = stat.flatMap(table -> table.only("wdth")).filter(w -> w > 0);
+        Optional<Double> fromStat = stat.flatMap(table -> table.single("wdth")).filter(w -> w > 0);
         double settled = fromClass
                 .map(StyleNames::widthOfClass)
                 .or(() -> fromStat)

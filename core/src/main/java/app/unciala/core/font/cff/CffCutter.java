@@ -17,7 +17,6 @@ import java.util.function.IntUnaryOperator;
  * font DICTs they select, and the strings still named.
  */
 public final class CffCutter {
-    /** Operators whose operands are all strings, in top and font DICTs. */
     private static final int ROS = 1230;
 
     private static final int ENCODING = 16;

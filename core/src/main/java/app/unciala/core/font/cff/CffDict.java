@@ -22,7 +22,7 @@ final class CffDict {
     static final int FD_ARRAY = 1236;
     static final int FD_SELECT = 1237;
 
-    /** The operators whose operand is the number of a string. */
+    /** Operators of top and font DICTs whose operand is the number of a string. */
     static final Set<Integer> NAMING = Set.of(0, 1, 2, 3, 4, 1200, 1221, 1222, 1238);
 
     /** An operator with the bytes of its operands as they stand in the file. */
@@ -119,7 +119,7 @@ final class CffDict {
                 .toList();
     }
 
-    /** The first operand as an offset, or nothing. */
+    /** The last operand as an offset, or nothing. */
     Optional<Integer> offset(int operator) {
         return get(operator).filter(values -> values.length > 0).map(values -> (int) values[values.length - 1]);
     }

@@ -50,7 +50,7 @@ public record StatTable(List<AxisValue> values) {
     }
 
     /** The value on an axis, where the face states exactly one: a static face that says where it stands. */
-    public Optional<Double> only(String tag) {
+    public Optional<Double> single(String tag) {
         List<Double> stated = values.stream()
                 .filter(value -> value.tag().equals(tag))
                 .map(AxisValue::value)

@@ -1,8 +1,10 @@
 package app.unciala.core.font.soundness;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFormat;
@@ -108,6 +110,49 @@ class SoundnessTest {
         byte[] written = FontWriter.write(face, FontFormat.TTF);
         assertThat(face(written).table("TSI3")).isEmpty();
         says("empty-mended", written, true);
+    }
+
+    @Test
+    void aTableThatStartsAnywhereOrSharesBytesIsNamed() throws IOException {
+        byte[] sound = RealFonts.small();
+        int last = 12 + 16 * (ByteView.of(sound, "file").u16(4) - 1);
+        ByteView file = ByteView.of(sound, "file");
+        ByteView table = file.slice(file.offset32(last + 8), file.offset32(last + 12));
+        ByteSink moved = new ByteSink().bytes(sound).pad4().u8(0);
+        int start = moved.size();
+        moved.bytes(table).pad4();
+        moved.putU32(last + 8, start);
+        refused("misaligned", moved.toArray(), "no multiple of four");
+        byte[] converted = FontWriter.write(face(moved.toArray()), FontFormat.TTF);
+        assertThat(refusals(converted)).isEmpty();
+        says("misaligned-mended", converted, true);
+        byte[] shared = sound.clone();
+        System.arraycopy(shared, last - 16 + 8, shared, last + 8, 8);
+        refused("shared", shared, "shares bytes");
+    }
+
+    /** Browsers leave such a table out and use the font. */
+    @Test
+    void damagedLayoutIsNamedAndTheRestIsRead() throws IOException {
+        Sfnt face = face(RealFonts.bytes(RealFonts.named("DejaVuSans.ttf")));
+        byte[] font = with(face, "GPOS", 6, 65000);
+        assertThat(FaceReport.of(face(font)).problems()).anySatisfy(problem -> {
+            assertThat(problem.table()).isEqualTo("GPOS");
+            assertThat(problem.severity()).isEqualTo(Problem.Severity.ERROR);
+            assertThat(problem.text()).endsWith("browsers set text without it");
+        });
+        assertThat(FaceReport.of(face(font)).details().features())
+                .contains("liga")
+                .doesNotContain("mkmk");
+        says("layout", font, refusals(font).isEmpty());
+    }
+
+    @Test
+    void whatWouldUnpackAHundredfoldIsNotWritten() {
+        Sfnt face = face(RealFonts.small()).with("zero", new byte[8_000_000]);
+        assertThatThrownBy(() -> FontWriter.write(face, FontFormat.WOFF2))
+                .isInstanceOf(FontException.class)
+                .hasMessageContaining("100 times");
     }
 
     /** Of mutants, all that we call refused must be; e2e/tests/engine.spec.ts also counts those we do not notice. */

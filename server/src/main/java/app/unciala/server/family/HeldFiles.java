@@ -2,6 +2,7 @@ package app.unciala.server.family;
 
 import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.language.SampleLetters;
@@ -17,13 +18,13 @@ import org.springframework.transaction.annotation.Transactional;
 /** After an upgrade that reads more or otherwise out of fonts, reads the held files anew from their bytes. */
 @Component
 @Order(0)
-class HeldDrawings implements ApplicationRunner {
-    private static final Logger LOG = LoggerFactory.getLogger(HeldDrawings.class);
+class HeldFiles implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(HeldFiles.class);
 
     private final FaceFileRepository files;
     private final FileStore store;
 
-    HeldDrawings(FaceFileRepository files, FileStore store) {
+    HeldFiles(FaceFileRepository files, FileStore store) {
         this.files = files;
         this.store = store;
     }
@@ -33,10 +34,10 @@ class HeldDrawings implements ApplicationRunner {
     public void run(ApplicationArguments args) {
         for (FaceFileEntity file : files.findByDrawingVersionLessThanOrSample(DrawingDigest.VERSION, "")) {
             try {
-                byte[] bytes = store.get(file.sha256());
-                file.redraw(DrawingDigest.of(bytes));
-                Sfnt face = FontReader.read(bytes).faces().get(0);
-                file.showBy(SampleLetters.of(CmapTable.read(face).codePoints()));
+                Sfnt face = FontReader.read(store.get(file.sha256())).faces().get(0);
+                CmapTable cmap = CmapTable.read(face);
+                file.redraw(DrawingDigest.of(face, cmap, OutlineReader.read(face)));
+                file.showBy(SampleLetters.of(cmap.codePoints()));
             } catch (RuntimeException e) {
                 LOG.warn("{} cannot be read again: {}", file.fileName(), e.getMessage());
             }
