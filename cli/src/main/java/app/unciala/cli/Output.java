@@ -48,9 +48,6 @@ final class Output {
         if (file != null && inputs.size() > 1) {
             throw new ParameterException(command, "-o takes one input; use --out-dir for several");
         }
-        if (file == null && folder == null) {
-            throw new ParameterException(command, "say where to write: -o OUT or --out-dir DIR");
-        }
         if (folder != null) {
             Files.createDirectories(folder);
         }
