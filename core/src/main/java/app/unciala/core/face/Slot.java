@@ -27,6 +27,15 @@ public record Slot(Range weight, Range width, Slope slope) {
                 && width.contains(asked.width.max());
     }
 
+    /**
+     * Whether browsers take a face in this slot for what the other asks, without faking anything: as {@link #serves},
+     * but an oblique face also stands for an italic and the other way round (CSS Fonts Level 4, section 5.2).
+     */
+    public boolean standsFor(Slot asked) {
+        boolean bothSlanted = slope != Slope.UPRIGHT && asked.slope != Slope.UPRIGHT;
+        return serves(bothSlanted ? new Slot(asked.weight, asked.width, slope) : asked);
+    }
+
     /** A short stable form for identities and URLs, such as {@code 700-100-italic}. */
     public String key() {
         return (weight + "-" + width + "-" + slope.key()).replace('–', '_');

@@ -12,6 +12,7 @@ import app.unciala.core.license.Decision;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.LicenseDecider;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,18 +44,21 @@ public record Crossing(
 
     private static Crossing cross(Snapshot snapshot, Site site, Ask ask, Family family) {
         List<HeldFile> held = family.files().stream()
-                .filter(file -> file.slot().serves(ask.slot()))
+                .filter(file -> file.slot().standsFor(ask.slot()))
+                .sorted(Comparator.comparing(
+                        file -> file.slot().slope() != ask.slot().slope()))
                 .toList();
         Optional<Match> substitute = held.isEmpty()
                 ? FontMatching.match(
                         ask.slot(), family.files().stream().map(HeldFile::slot).toList())
                 : Optional.empty();
-        boolean converted = held.stream().noneMatch(file -> file.format() == FontFormat.WOFF2 && !file.madeHere());
+        boolean converted = !held.isEmpty()
+                && held.stream().noneMatch(file -> file.format() == FontFormat.WOFF2 && !file.madeHere());
         Map<DomainName, Decision> decisions = new LinkedHashMap<>();
         for (DomainName domain : site.domains()) {
             FaceUse use =
                     new FaceUse(ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, domain, snapshot.today());
-            decisions.put(domain, LicenseDecider.decide(snapshot.licenses(), use));
+            decisions.put(domain, LicenseDecider.decide(snapshot.licensesCovering(ask.familyId()), use));
         }
         return new Crossing(site, ask, family.name(), held, substitute, decisions);
     }

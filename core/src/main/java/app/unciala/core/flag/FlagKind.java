@@ -6,34 +6,48 @@ import static app.unciala.core.flag.FlagGroup.UNLICENSED;
 
 import app.unciala.core.flag.Flag.Severity;
 
-/** Every kind of flag, with its group, how grave it is, and the step that solves it. */
+/** Every kind of flag, with its group, how grave it is, the step that solves it, and what makes several one cause. */
 public enum FlagKind {
-    NO_LICENSE(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE),
-    LICENSE_ENDED(UNLICENSED, Severity.STOP, NextAction.RENEW_LICENSE),
-    LICENSE_NOT_BEGUN(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE),
-    DOMAIN_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.PERMIT_DOMAIN),
-    WEB_USE_REFUSED(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE),
-    FORMAT_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE),
-    CONVERTING_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.ADD_FILES),
-    NOT_STATED(UNLICENSED, Severity.ASK, NextAction.ASK_VENDOR),
-    EMBEDDING_DISAGREES(UNLICENSED, Severity.WARN, NextAction.ASK_VENDOR),
-    LICENSE_ENDING(UNLICENSED, Severity.WARN, NextAction.RENEW_LICENSE),
-    NO_PROOF(UNLICENSED, Severity.WARN, NextAction.ATTACH_AGREEMENT),
-    FACE_NOT_HELD(MISSING, Severity.STOP, NextAction.ADD_FILES),
-    WEB_FORMAT_NOT_HELD(MISSING, Severity.WARN, NextAction.MAKE_WOFF2),
-    NOT_COLLECTED(MISSING, Severity.WARN, NextAction.ADD_FILES),
-    SAME_BYTES(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE),
-    SAME_DRAWING(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE),
-    SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE);
+    NO_LICENSE(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE, Gathering.KIND),
+    LICENSE_ENDED(UNLICENSED, Severity.STOP, NextAction.RENEW_LICENSE, Gathering.LICENSE),
+    LICENSE_NOT_BEGUN(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE, Gathering.LICENSE),
+    DOMAIN_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.PERMIT_DOMAIN, Gathering.LICENSE),
+    WEB_USE_REFUSED(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE, Gathering.LICENSE),
+    FORMAT_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE, Gathering.LICENSE),
+    CONVERTING_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.ADD_FILES, Gathering.LICENSE),
+    NOT_STATED(UNLICENSED, Severity.ASK, NextAction.ASK_VENDOR, Gathering.LICENSE),
+    EMBEDDING_DISAGREES(UNLICENSED, Severity.WARN, NextAction.ASK_VENDOR, Gathering.FAMILY),
+    LICENSE_ENDING(UNLICENSED, Severity.WARN, NextAction.RENEW_LICENSE, Gathering.KIND),
+    NO_PROOF(UNLICENSED, Severity.WARN, NextAction.ATTACH_AGREEMENT, Gathering.KIND),
+    FACE_NOT_HELD(MISSING, Severity.STOP, NextAction.ADD_FILES, Gathering.FAMILY),
+    STORED_FILE_DAMAGED(MISSING, Severity.STOP, NextAction.ADD_FILES, Gathering.KIND),
+    WEB_FORMAT_NOT_HELD(MISSING, Severity.WARN, NextAction.MAKE_WOFF2, Gathering.KIND),
+    NOT_COLLECTED(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.LICENSE),
+    SAME_BYTES(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE, Gathering.KIND),
+    SAME_DRAWING(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE, Gathering.KIND),
+    SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE, Gathering.KIND);
+
+    /** What flags of one kind must share to have one cause: nothing more, their license, or their family. */
+    public enum Gathering {
+        KIND,
+        LICENSE,
+        FAMILY
+    }
 
     private final FlagGroup group;
     private final Severity severity;
     private final NextAction action;
+    private final Gathering gathering;
 
-    FlagKind(FlagGroup group, Severity severity, NextAction action) {
+    FlagKind(FlagGroup group, Severity severity, NextAction action, Gathering gathering) {
+        this.gathering = gathering;
         this.group = group;
         this.severity = severity;
         this.action = action;
+    }
+
+    public Gathering gathering() {
+        return gathering;
     }
 
     public FlagGroup group() {

@@ -5,23 +5,69 @@ import app.unciala.core.domain.DomainName;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** All that is asked, held and allowed on one day: everything the comparison looks at. */
-public record Snapshot(LocalDate today, List<Family> families, List<License> licenses, List<Site> sites) {
-    public Snapshot {
-        families = List.copyOf(families);
-        licenses = List.copyOf(licenses);
-        sites = List.copyOf(sites);
+/**
+ * What is asked, held and allowed on one day, looked up by key: everything the comparison looks at. It may hold the
+ * whole inventory, or just the part that one scope needs. The order in which records are given has no influence.
+ */
+public final class Snapshot implements Scope.Links {
+    private final LocalDate today;
+    private final Map<String, Family> families;
+    private final Map<String, License> licenses;
+    private final Map<String, Site> sites;
+    private final Map<String, List<License>> covering;
+    private final Map<String, List<Site>> asking;
+    private final Map<String, List<Placed>> byBytes;
+    private final Map<String, List<Placed>> byDrawing;
+
+    public Snapshot(
+            LocalDate today, Collection<Family> families, Collection<License> licenses, Collection<Site> sites) {
+        this.today = today;
+        this.families = byId(families, Family::id);
+        this.licenses = byId(licenses, License::id);
+        this.sites = byId(sites, Site::id);
+        covering = grouped(
+                this.licenses.values(),
+                license -> license.covers().stream().map(Coverage::familyId).distinct());
+        asking = grouped(
+                this.sites.values().stream()
+                        .sorted(Comparator.comparing(Site::name).thenComparing(Site::id))
+                        .toList(),
+                site -> site.asks().stream().map(Ask::familyId).distinct());
+        List<Placed> files = this.families.values().stream()
+                .flatMap(family -> family.files().stream().map(file -> new Placed(family, file)))
+                .sorted(Placed.ORDER)
+                .toList();
+        byBytes = grouped(files, placed -> Stream.of(placed.file().sha256()));
+        byDrawing = grouped(files, placed -> Stream.of(placed.file().drawing()));
     }
 
     /** A family in the inventory with its files. */
-    public record Family(String id, String name, List<HeldFile> files) {}
+    public record Family(String id, String name, List<HeldFile> files) {
+        /** By slot, then format, name and id. */
+        public Family {
+            files = files.stream().sorted(HeldFile.ORDER).toList();
+        }
+    }
 
-    /** A file in the inventory; {@code madeHere} when the product converted it from another. */
+    /**
+     * A file in the inventory; {@code madeHere} when the product converted it from another, {@code intact} unless its
+     * stored bytes are damaged or gone.
+     */
     public record HeldFile(
             String id,
             String name,
@@ -30,15 +76,113 @@ public record Snapshot(LocalDate today, List<Family> families, List<License> lic
             Slot slot,
             String drawing,
             Embedding.Level embedding,
-            boolean madeHere) {}
+            boolean madeHere,
+            boolean intact) {
+        static final Comparator<HeldFile> ORDER = Comparator.comparing(
+                        (HeldFile file) -> file.slot().key())
+                .thenComparing(HeldFile::format)
+                .thenComparing(HeldFile::name)
+                .thenComparing(HeldFile::id);
+    }
 
     /** A site with its domains and the faces its text roles ask for. */
-    public record Site(String id, String name, List<DomainName> domains, List<Ask> asks) {}
+    public record Site(String id, String name, List<DomainName> domains, List<Ask> asks) {
+        public Site {
+            domains = List.copyOf(domains);
+            asks = List.copyOf(asks);
+        }
+    }
 
     /** One face that a text role asks for. */
     public record Ask(TextRole role, String familyId, Slot slot) {}
 
+    /** A file with the family it is held in. */
+    record Placed(Family family, HeldFile file) {
+        static final Comparator<Placed> ORDER = Comparator.comparing(
+                        (Placed placed) -> placed.family().name())
+                .thenComparing(placed -> placed.family().id())
+                .thenComparing(Placed::file, HeldFile.ORDER);
+
+        String words() {
+            return file.name() + " in " + family.name() + " " + file.slot().label();
+        }
+    }
+
+    public LocalDate today() {
+        return today;
+    }
+
     public Optional<Family> family(String id) {
-        return families.stream().filter(family -> family.id().equals(id)).findFirst();
+        return Optional.ofNullable(families.get(id));
+    }
+
+    public Optional<License> license(String id) {
+        return Optional.ofNullable(licenses.get(id));
+    }
+
+    public Optional<Site> site(String id) {
+        return Optional.ofNullable(sites.get(id));
+    }
+
+    public Collection<Site> sites() {
+        return sites.values();
+    }
+
+    /** The licenses that cover a family, or some of its faces, by id. */
+    public List<License> licensesCovering(String familyId) {
+        return covering.getOrDefault(familyId, List.of());
+    }
+
+    /** The sites with a text role set in a family, by name. */
+    public List<Site> sitesAsking(String familyId) {
+        return asking.getOrDefault(familyId, List.of());
+    }
+
+    List<Placed> filesOfBytes(String sha256) {
+        return byBytes.getOrDefault(sha256, List.of());
+    }
+
+    List<Placed> filesOfDrawing(String digest) {
+        return byDrawing.getOrDefault(digest, List.of());
+    }
+
+    @Override
+    public Set<String> sitesAsking(Collection<String> familyIds) {
+        return familyIds.stream()
+                .flatMap(id -> sitesAsking(id).stream())
+                .map(Site::id)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    @Override
+    public Set<String> licensesCovering(Collection<String> familyIds) {
+        return familyIds.stream()
+                .flatMap(id -> licensesCovering(id).stream())
+                .map(License::id)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Every owner that this snapshot can have flags of. */
+    public Scope everything() {
+        return Scope.of(Stream.of(
+                        sites.keySet().stream().map(Owner::site),
+                        families.keySet().stream().map(Owner::family),
+                        licenses.keySet().stream().map(Owner::license),
+                        byBytes.keySet().stream().map(Owner::bytes),
+                        byDrawing.keySet().stream().map(Owner::drawing))
+                .flatMap(owners -> owners));
+    }
+
+    private static <T> Map<String, T> byId(Collection<T> records, Function<T, String> id) {
+        Map<String, T> map = new TreeMap<>();
+        records.forEach(record -> map.put(id.apply(record), record));
+        return map;
+    }
+
+    private static <T> Map<String, List<T>> grouped(Collection<T> items, Function<T, Stream<String>> keys) {
+        return items.stream()
+                .flatMap(item -> keys.apply(item).map(key -> Map.entry(key, item)))
+                .collect(Collectors.groupingBy(
+                        Map.Entry::getKey, Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
     }
 }

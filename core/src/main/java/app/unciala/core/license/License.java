@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A license as recorded: what it covers and its terms. {@code begins} and {@code ends} are the first and last day on
@@ -41,6 +42,18 @@ public record License(
 
     public boolean notBegunOn(LocalDate day) {
         return begins.filter(begin -> begin.isAfter(day)).isPresent();
+    }
+
+    /** The first day of the notice period, for a license that ends. */
+    public Optional<LocalDate> noticeFrom() {
+        return ends.map(end -> end.minusDays(noticeDays));
+    }
+
+    /** Whether it begins, ends or comes into its notice period after one day and up to another. */
+    public boolean changesBetween(LocalDate from, LocalDate to) {
+        return Stream.of(begins, noticeFrom(), ends.map(end -> end.plusDays(1)))
+                .flatMap(Optional::stream)
+                .anyMatch(day -> day.isAfter(from) && !day.isAfter(to));
     }
 
     /** Ends within the notice period, and has not ended yet. */

@@ -2,15 +2,19 @@ package app.unciala.core.license;
 
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.face.Slot;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
-/** Decides whether any of the licenses allows a use; within a license the worst point decides, among them the best. */
+/** Decides whether any of the licenses allows a use; a license is as good as its worst point, and the best license decides. */
 public final class LicenseDecider {
+    private static final Comparator<DomainPattern> BY_TEXT = Comparator.comparing(DomainPattern::toString);
+
     private LicenseDecider() {}
 
     public static Decision decide(List<License> licenses, FaceUse use) {
@@ -24,6 +28,22 @@ public final class LicenseDecider {
                         Verdict.REFUSED,
                         Optional.empty(),
                         List.of(new Reason(Point.COVERAGE, Verdict.REFUSED, "no license covers this face"))));
+    }
+
+    /**
+     * Whether a file of a face may be converted to another format on a day, by the best of the licenses that cover it
+     * then; not stated when none does.
+     */
+    public static Reason converting(List<License> licenses, String familyId, Slot slot, LocalDate day) {
+        return licenses.stream()
+                .filter(license -> license.covers().stream().anyMatch(c -> c.covers(familyId, slot)))
+                .filter(license -> !license.endedBy(day) && !license.notBegunOn(day))
+                .map(license -> {
+                    Reason reason = clause(Point.CONVERTING, license.converting(), "converting to other formats");
+                    return new Reason(reason.point(), reason.verdict(), license.name() + ": " + reason.text());
+                })
+                .min(Comparator.comparing(Reason::verdict).thenComparing(Reason::text))
+                .orElseGet(() -> new Reason(Point.CONVERTING, Verdict.NOT_STATED, "no license covers this face"));
     }
 
     private static Decision decide(License license, FaceUse use) {
@@ -77,7 +97,7 @@ public final class LicenseDecider {
             return new Reason(Point.DOMAIN, Verdict.ALLOWED, "any domain is permitted");
         }
         Optional<DomainPattern> direct =
-                license.domains().stream().filter(p -> p.matches(host)).findFirst();
+                license.domains().stream().filter(p -> p.matches(host)).min(BY_TEXT);
         if (direct.isPresent()) {
             return new Reason(Point.DOMAIN, Verdict.ALLOWED, host.display() + " is permitted by " + direct.get());
         }
@@ -89,7 +109,7 @@ public final class LicenseDecider {
         }
         Optional<DomainPattern> above = license.domains().stream()
                 .filter(p -> !p.wildcard() && host.isUnder(p.domain()))
-                .findFirst();
+                .min(BY_TEXT);
         if (above.isPresent()) {
             return clause(Point.DOMAIN, license.subdomains(), "use on subdomains of " + above.get());
         }

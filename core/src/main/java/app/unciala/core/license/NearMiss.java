@@ -2,6 +2,7 @@ package app.unciala.core.license;
 
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.domain.DomainPattern;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -16,7 +17,7 @@ final class NearMiss {
                 .map(pattern -> pattern.domain().ascii())
                 .filter(domain -> Math.abs(domain.length() - host.ascii().length()) <= MOST_EDITS)
                 .filter(domain -> edits(domain, host.ascii()) <= MOST_EDITS)
-                .findFirst();
+                .min(Comparator.naturalOrder());
     }
 
     /** Levenshtein's distance, by rows. */

@@ -45,7 +45,7 @@ class ComparisonTest {
         licenses.clear();
         asks.add(new Ask(TextRole.HEADINGS, "f", REGULAR));
         assertThat(kinds()).containsExactly(FlagKind.NO_LICENSE);
-        assertThat(compare().get(0).evidence()).containsExactly("Regular for running text", "Regular for headings");
+        assertThat(compare().get(0).evidence()).containsExactly("Regular for headings", "Regular for running text");
     }
 
     @Test
@@ -70,7 +70,7 @@ class ComparisonTest {
         assertThat(kinds()).containsExactly(FlagKind.LICENSE_ENDED);
         licenses.set(0, license("client.example", TODAY.plusDays(3), true));
         assertThat(kinds()).containsExactly(FlagKind.LICENSE_ENDING);
-        assertThat(compare().get(0).reason()).contains("in 3 days");
+        assertThat(compare().get(0).reason()).contains(TODAY.plusDays(3).toString());
         licenses.set(0, license("client.example", null, false));
         assertThat(kinds()).containsExactly(FlagKind.NO_PROOF);
     }
@@ -86,7 +86,7 @@ class ComparisonTest {
     void aWebFormatIsMissedOnlyWhereASiteAsks() {
         files.remove(1);
         assertThat(kinds()).containsExactly(FlagKind.WEB_FORMAT_NOT_HELD);
-        assertThat(compare().get(0).subject().fileIds()).containsExactly("ttf");
+        assertThat(compare().get(0).fileIds()).containsExactly("ttf");
         asks.clear();
         assertThat(kinds()).isEmpty();
     }
@@ -101,7 +101,8 @@ class ComparisonTest {
                 REGULAR,
                 "drawing",
                 Embedding.Level.INSTALLABLE,
-                false));
+                false,
+                true));
         assertThat(kinds()).containsExactly(FlagKind.SAME_BYTES);
         files.set(2, file("renamed", FontFormat.TTF, REGULAR, "drawing"));
         assertThat(kinds()).containsExactly(FlagKind.SAME_DRAWING);
@@ -119,7 +120,16 @@ class ComparisonTest {
         asks.add(new Ask(TextRole.RUNNING_TEXT, "f", REGULAR));
         files.set(
                 0,
-                new HeldFile("r", "r.ttf", "r", FontFormat.TTF, REGULAR, "drawing", Embedding.Level.RESTRICTED, false));
+                new HeldFile(
+                        "r",
+                        "r.ttf",
+                        "r",
+                        FontFormat.TTF,
+                        REGULAR,
+                        "drawing",
+                        Embedding.Level.RESTRICTED,
+                        false,
+                        true));
         assertThat(kinds()).containsExactly(FlagKind.EMBEDDING_DISAGREES);
     }
 
@@ -132,6 +142,109 @@ class ComparisonTest {
         assertThat(after.reason()).contains("take Black");
         assertThat(after.id()).isEqualTo(before);
         assertThat(compare()).isEqualTo(compare());
+    }
+
+    @Test
+    void everyTermOfALicenseThatStandsAgainstAUseHasItsKind() {
+        files.remove(1);
+        License granted = licenses.get(0);
+        licenses.set(0, with(granted, Clause.REFUSED, Clause.GRANTED, Set.of(), null));
+        assertThat(kinds()).containsExactly(FlagKind.WEB_USE_REFUSED, FlagKind.WEB_FORMAT_NOT_HELD);
+        licenses.set(0, with(granted, Clause.GRANTED, Clause.REFUSED, Set.of(), null));
+        assertThat(kinds()).containsExactly(FlagKind.CONVERTING_NOT_PERMITTED, FlagKind.WEB_FORMAT_NOT_HELD);
+        assertThat(compare().get(1).action()).isEqualTo(NextAction.ADD_FILES);
+        licenses.set(0, with(granted, Clause.GRANTED, Clause.GRANTED, Set.of(FontFormat.WOFF), null));
+        assertThat(kinds()).containsExactly(FlagKind.FORMAT_NOT_PERMITTED, FlagKind.WEB_FORMAT_NOT_HELD);
+        licenses.set(0, with(granted, Clause.GRANTED, Clause.GRANTED, Set.of(), TODAY.plusDays(1)));
+        assertThat(kinds()).containsExactly(FlagKind.LICENSE_NOT_BEGUN, FlagKind.WEB_FORMAT_NOT_HELD);
+    }
+
+    @Test
+    void anItalicIsServedByAnObliqueAndNothingIsConvertedThatIsNotHeld() {
+        Slot italic = Slot.of(400, 100, Slope.ITALIC);
+        asks.add(new Ask(TextRole.HEADINGS, "f", italic));
+        assertThat(kinds()).containsExactly(FlagKind.FACE_NOT_HELD);
+        licenses.set(0, with(licenses.get(0), Clause.GRANTED, Clause.REFUSED, Set.of(), null));
+        assertThat(kinds()).containsExactly(FlagKind.FACE_NOT_HELD);
+        files.add(file("oblique", FontFormat.WOFF2, Slot.of(400, 100, Slope.OBLIQUE), "slanted"));
+        assertThat(kinds()).isEmpty();
+    }
+
+    @Test
+    void whatIsNotStatedForTwoDomainsIsTwoFlags() {
+        domains = List.of(DomainName.parse("shop.client.example"), DomainName.parse("news.client.example"));
+        assertThat(kinds()).containsExactly(FlagKind.NOT_STATED, FlagKind.NOT_STATED);
+        assertThat(compare().stream().map(Flag::id)).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void aDamagedFileIsMissing() {
+        HeldFile whole = files.get(0);
+        files.set(
+                0,
+                new HeldFile(
+                        whole.id(),
+                        whole.name(),
+                        whole.sha256(),
+                        whole.format(),
+                        whole.slot(),
+                        whole.drawing(),
+                        whole.embedding(),
+                        false,
+                        false));
+        assertThat(kinds()).containsExactly(FlagKind.STORED_FILE_DAMAGED);
+    }
+
+    @Test
+    void theIdentityIsWrittenAsDocumented() {
+        domains = List.of(DomainName.parse("shop.client.example"));
+        assertThat(compare().get(0).identity())
+                .isEqualTo("1|NOT_STATED|site=s|family=f|license=l|domain=shop.client.example|point=DOMAIN");
+        Flag odd = Flag.of(
+                FlagKind.NO_LICENSE,
+                Owner.family("a|b"),
+                Flag.Subject.NOTHING.family("a|b=50%"),
+                "",
+                "",
+                java.util.stream.Stream.empty());
+        assertThat(odd.identity()).isEqualTo("1|NO_LICENSE|family=a%7Cb%3D50%25");
+        assertThat(odd.id()).matches("[0-9a-f]{20}");
+    }
+
+    @Test
+    void causesGatherByKindLicenseOrFamily() {
+        licenses.clear();
+        assertThat(Cause.of(compare().get(0)).key()).isEqualTo("NO_LICENSE");
+        licenses.add(license("client.example", TODAY.minusDays(1), true));
+        assertThat(Cause.of(compare().get(0)).key()).isEqualTo("LICENSE_ENDED.l");
+        asks.set(0, new Ask(TextRole.HEADINGS, "f", BOLD));
+        assertThat(Cause.of(compare().get(1)).key()).isEqualTo("FACE_NOT_HELD.f");
+        assertThat(Cause.title(FlagKind.NO_LICENSE, 212, 212, "")).isEqualTo("212 families have no license");
+        assertThat(Cause.title(FlagKind.NO_LICENSE, 3, 1, "")).isEqualTo("1 family has no license");
+        for (FlagKind kind : FlagKind.values()) {
+            assertThat(Cause.title(kind, 2, 2, "Harrow")).as(kind.name()).isNotBlank();
+        }
+    }
+
+    private static License with(
+            License license, Clause webUse, Clause converting, Set<FontFormat> formats, LocalDate begins) {
+        return new License(
+                license.id(),
+                license.name(),
+                license.kind(),
+                license.covers(),
+                webUse,
+                converting,
+                license.subdomains(),
+                license.development(),
+                false,
+                license.domains(),
+                formats.isEmpty(),
+                formats,
+                Optional.ofNullable(begins),
+                license.ends(),
+                30,
+                true);
     }
 
     private List<Flag> compare() {
@@ -147,7 +260,7 @@ class ComparisonTest {
     }
 
     private static HeldFile file(String id, FontFormat format, Slot slot, String drawing) {
-        return new HeldFile(id, id, "sha-" + id, format, slot, drawing, Embedding.Level.INSTALLABLE, false);
+        return new HeldFile(id, id, "sha-" + id, format, slot, drawing, Embedding.Level.INSTALLABLE, false, true);
     }
 
     private static License license(String domain, LocalDate ends, boolean proof) {

@@ -1,0 +1,58 @@
+package app.unciala.core.flag;
+
+import java.util.Optional;
+
+/**
+ * What several flags have in common, so that they can be shown as one: their kind, and for some kinds their license or
+ * their family (see {@link FlagKind.Gathering}).
+ */
+public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> familyId) {
+    public static Cause of(Flag flag) {
+        return switch (flag.kind().gathering()) {
+            case KIND -> new Cause(flag.kind(), Optional.empty(), Optional.empty());
+            case LICENSE -> new Cause(flag.kind(), flag.subject().licenseId(), Optional.empty());
+            case FAMILY ->
+                new Cause(flag.kind(), Optional.empty(), flag.subject().familyId());
+        };
+    }
+
+    /** A short form to store and to be used in addresses, such as {@code LICENSE_ENDED.k3m}. */
+    public String key() {
+        return kind + licenseId.or(() -> familyId).map(id -> "." + id).orElse("");
+    }
+
+    /**
+     * The cause in words.
+     *
+     * @param flags how many flags have it, at least one
+     * @param families how many families these flags are about
+     * @param name the name of the license or family they share; ignored where they share none
+     */
+    public static String title(FlagKind kind, int flags, int families, String name) {
+        return switch (kind) {
+            case NO_LICENSE -> counted(families, "family has", "families have") + " no license";
+            case LICENSE_ENDED -> name + " has ended and is still in use";
+            case LICENSE_NOT_BEGUN -> name + " has not begun and is in use already";
+            case DOMAIN_NOT_PERMITTED -> name + " does not permit " + counted(flags, "domain", "domains") + " in use";
+            case WEB_USE_REFUSED -> name + " refuses use on web pages";
+            case FORMAT_NOT_PERMITTED -> name + " does not permit WOFF2";
+            case CONVERTING_NOT_PERMITTED -> name + " refuses converting, and no WOFF2 from the vendor is held";
+            case NOT_STATED -> name + " leaves " + counted(flags, "question", "questions") + " open";
+            case EMBEDDING_DISAGREES -> name + ": the files themselves forbid embedding";
+            case LICENSE_ENDING -> counted(flags, "license ends", "licenses end") + " soon";
+            case NO_PROOF -> counted(flags, "license has", "licenses have") + " no proof";
+            case FACE_NOT_HELD ->
+                name + " lacks " + counted(flags, "face that a site asks for", "faces that sites ask for");
+            case STORED_FILE_DAMAGED -> counted(flags, "stored file is", "stored files are") + " damaged";
+            case WEB_FORMAT_NOT_HELD -> counted(flags, "face has", "faces have") + " no WOFF2";
+            case NOT_COLLECTED -> name + ": paid for and not collected";
+            case SAME_BYTES -> counted(flags, "file is", "files are") + " recorded more than once";
+            case SAME_DRAWING -> counted(flags, "drawing is", "drawings are") + " held more than once";
+            case SLOT_CLASH -> counted(flags, "slot has", "slots have") + " more than one drawing";
+        };
+    }
+
+    private static String counted(int count, String one, String many) {
+        return count + " " + (count == 1 ? one : many);
+    }
+}

@@ -1,0 +1,72 @@
+package app.unciala.core.flag;
+
+import java.util.Collection;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** The owners whose flags are compared. */
+public record Scope(SortedSet<Owner> owners) {
+    public static final Scope NOTHING = new Scope(new TreeSet<>());
+
+    public Scope {
+        owners = new TreeSet<>(owners);
+    }
+
+    public static Scope of(Stream<Owner> owners) {
+        return new Scope(owners.collect(Collectors.toCollection(TreeSet::new)));
+    }
+
+    public Scope and(Scope other) {
+        return of(Stream.concat(owners.stream(), other.owners.stream()));
+    }
+
+    public boolean isEmpty() {
+        return owners.isEmpty();
+    }
+
+    /** The ids of the owners of one type, in order. */
+    public Set<String> ids(Owner.Type type) {
+        return owners.stream()
+                .filter(owner -> owner.type() == type)
+                .map(Owner::id)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Who asks for a family and who covers it: the links by which a change reaches other records. */
+    public interface Links {
+        /** The sites with a text role set in any of the families. */
+        Set<String> sitesAsking(Collection<String> familyIds);
+
+        /** The licenses that cover any of the families, or some of its faces. */
+        Set<String> licensesCovering(Collection<String> familyIds);
+    }
+
+    /** What a change of a license touches; {@code families} are those it covered before and covers now. */
+    public static Scope ofLicense(String id, Collection<String> families, Links links) {
+        return of(Stream.of(
+                        Stream.of(Owner.license(id)),
+                        families.stream().map(Owner::family),
+                        links.sitesAsking(families).stream().map(Owner::site))
+                .flatMap(owners -> owners));
+    }
+
+    /** What a change of a site touches; {@code families} are those it asked for before and asks for now. */
+    public static Scope ofSite(String id, Collection<String> families) {
+        return of(Stream.concat(Stream.of(Owner.site(id)), families.stream().map(Owner::family)));
+    }
+
+    /** What a change of a family or its files touches; {@code files} are those held before and those held now. */
+    public static Scope ofFamily(String id, Collection<Snapshot.HeldFile> files, Links links) {
+        Set<String> family = Set.of(id);
+        return of(Stream.of(
+                        Stream.of(Owner.family(id)),
+                        links.sitesAsking(family).stream().map(Owner::site),
+                        links.licensesCovering(family).stream().map(Owner::license),
+                        files.stream().map(file -> Owner.bytes(file.sha256())),
+                        files.stream().map(file -> Owner.drawing(file.drawing())))
+                .flatMap(owners -> owners));
+    }
+}

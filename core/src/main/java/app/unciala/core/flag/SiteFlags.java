@@ -1,0 +1,135 @@
+package app.unciala.core.flag;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.face.Embedding;
+import app.unciala.core.flag.Flag.Subject;
+import app.unciala.core.flag.Snapshot.Site;
+import app.unciala.core.license.Decision;
+import app.unciala.core.license.Decision.Point;
+import app.unciala.core.license.Decision.Reason;
+import app.unciala.core.license.License;
+import app.unciala.core.license.Verdict;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** What is wrong with the faces that a site asks for: not allowed there, or not held. */
+final class SiteFlags {
+    private SiteFlags() {}
+
+    static Stream<Flag> of(Snapshot snapshot, Site site) {
+        return Crossing.of(snapshot, site).stream()
+                .flatMap(crossing -> Stream.of(against(snapshot, crossing), embedding(crossing), notHeld(crossing))
+                        .flatMap(flags -> flags));
+    }
+
+    private static Stream<Flag> against(Snapshot snapshot, Crossing crossing) {
+        return crossing.decisions().entrySet().stream().flatMap(decided -> decided.getValue().against().stream()
+                .map(reason -> against(snapshot, crossing, decided.getKey(), decided.getValue(), reason)));
+    }
+
+    private static Flag against(
+            Snapshot snapshot, Crossing crossing, DomainName domain, Decision decision, Reason reason) {
+        Subject subject = subject(crossing).license(decision.licenseId());
+        String family = crossing.familyName();
+        String on = " on " + crossing.site().name();
+        String license = decision.licenseId()
+                .flatMap(snapshot::license)
+                .map(License::name)
+                .orElse("");
+        if (reason.verdict() == Verdict.NOT_STATED) {
+            Subject asked = subject.point(reason.point());
+            return flag(
+                    FlagKind.NOT_STATED,
+                    crossing,
+                    reason.point() == Point.DOMAIN ? asked.domain(domain.ascii()) : asked,
+                    family + on + ": not stated",
+                    license + ": " + reason.text());
+        }
+        return switch (reason.point()) {
+            case COVERAGE ->
+                flag(
+                        FlagKind.NO_LICENSE,
+                        crossing,
+                        subject,
+                        family + on + " has no license",
+                        "The site asks for " + family + ", and no license covers it.");
+            case ENDS ->
+                flag(
+                        FlagKind.LICENSE_ENDED,
+                        crossing,
+                        subject,
+                        family + on + ": license ended",
+                        license + " " + reason.text() + ", and the site still asks for it.");
+            case BEGINS ->
+                flag(
+                        FlagKind.LICENSE_NOT_BEGUN,
+                        crossing,
+                        subject,
+                        family + on + ": license not begun",
+                        license + " " + reason.text() + ".");
+            case WEB_USE ->
+                flag(
+                        FlagKind.WEB_USE_REFUSED,
+                        crossing,
+                        subject,
+                        family + on + ": no web use",
+                        license + ": " + reason.text() + ".");
+            case DOMAIN ->
+                flag(
+                        FlagKind.DOMAIN_NOT_PERMITTED,
+                        crossing,
+                        subject.domain(domain.ascii()),
+                        family + ": " + domain.display() + " is not permitted",
+                        license + ": " + reason.text() + ".");
+            case FORMAT ->
+                flag(
+                        FlagKind.FORMAT_NOT_PERMITTED,
+                        crossing,
+                        subject,
+                        family + on + ": format not permitted",
+                        license + ": " + reason.text() + ".");
+            case CONVERTING ->
+                flag(
+                        FlagKind.CONVERTING_NOT_PERMITTED,
+                        crossing,
+                        subject,
+                        family + on + ": converting not permitted",
+                        license + ": " + reason.text() + ", and no WOFF2 from the vendor is held.");
+        };
+    }
+
+    private static Flag flag(FlagKind kind, Crossing crossing, Subject subject, String title, String reason) {
+        String face = crossing.ask().slot().label() + " for "
+                + crossing.ask().role().label().toLowerCase(Locale.ROOT);
+        return Flag.of(kind, Owner.site(crossing.site().id()), subject, title, reason, Stream.of(face));
+    }
+
+    private static Stream<Flag> embedding(Crossing crossing) {
+        return crossing.held().stream()
+                .filter(file -> file.embedding() == Embedding.Level.RESTRICTED)
+                .map(file -> Flag.of(
+                        FlagKind.EMBEDDING_DISAGREES,
+                        Owner.site(crossing.site().id()),
+                        subject(crossing).file(file.id()),
+                        crossing.familyName() + ": the file itself forbids embedding",
+                        file.name() + " says its embedding is " + Embedding.Level.RESTRICTED.words()
+                                + "; the license should say otherwise in writing.",
+                        Stream.of(file.name())));
+    }
+
+    private static Stream<Flag> notHeld(Crossing crossing) {
+        return crossing.isHeld()
+                ? Stream.empty()
+                : Stream.of(Flag.of(
+                        FlagKind.FACE_NOT_HELD,
+                        Owner.site(crossing.site().id()),
+                        subject(crossing).slot(crossing.ask().slot().key()),
+                        crossing.familyName() + " " + crossing.ask().slot().label() + " is not held",
+                        crossing.site().name() + " asks for it, and without it " + crossing.withoutIt() + ".",
+                        Stream.of(crossing.ask().role().label())));
+    }
+
+    private static Subject subject(Crossing crossing) {
+        return Subject.ofSite(crossing.site().id()).family(crossing.ask().familyId());
+    }
+}
