@@ -87,8 +87,8 @@ class RestartTest {
                             "update face_file set drawing = 'old', drawing_version = 1, sample = ''"))
                     .isEqualTo(1);
             statement.executeUpdate("update intake_item set drawing_version = 1, facts = regexp_replace(regexp_replace("
-                    + "facts, '\"drawing\":\"[0-9a-f]+\"', '\"drawing\":\"older\"'), "
-                    + "'\"(sample|settled)\":\"[^\"]*\",?|,\"settled\":\"[^\"]*\"', '')");
+                    + "cast(facts as varchar), '\"drawing\":\"[0-9a-f]+\"', '\"drawing\":\"older\"'), "
+                    + "'\"(sample|settled)\":\"[^\"]*\",?|,\"settled\":\"[^\"]*\"', '') format json");
         }
         start();
         Caller after = signIn();

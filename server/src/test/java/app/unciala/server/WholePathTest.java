@@ -144,7 +144,9 @@ class WholePathTest {
         JsonNode rows = caller.get("/api/sites/" + siteId + "/comparison").json();
         assertThat(rows).hasSize(2);
         assertThat(rows.get(0).get("verdict").asString()).isEqualTo("ALLOWED");
-        assertThat(caller.delete("/api/families/" + familyId + "/files/" + boldFile())
+        String bold = "/api/families/" + familyId + "/files/" + boldFile();
+        assertThat(caller.delete(bold).status()).isEqualTo(428);
+        assertThat(caller.delete(bold, caller.get("/api/families/" + familyId).header("ETag"))
                         .status())
                 .as("the only file for a face that a site asks for")
                 .isEqualTo(409);

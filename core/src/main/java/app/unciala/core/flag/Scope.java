@@ -58,13 +58,12 @@ public record Scope(SortedSet<Owner> owners) {
         return of(Stream.concat(Stream.of(Owner.site(id)), families.stream().map(Owner::family)));
     }
 
-    /** What a change of a family or its files touches; {@code files} are those held before and those held now. */
-    public static Scope ofFamily(String id, Collection<Snapshot.HeldFile> files, Links links) {
-        Set<String> family = Set.of(id);
+    /** What a change of families or their files touches; {@code files} are those held before and those held now. */
+    public static Scope ofFamilies(Collection<String> ids, Collection<Snapshot.HeldFile> files, Links links) {
         return of(Stream.of(
-                        Stream.of(Owner.family(id)),
-                        links.sitesAsking(family).stream().map(Owner::site),
-                        links.licensesCovering(family).stream().map(Owner::license),
+                        ids.stream().map(Owner::family),
+                        links.sitesAsking(ids).stream().map(Owner::site),
+                        links.licensesCovering(ids).stream().map(Owner::license),
                         files.stream().map(file -> Owner.bytes(file.sha256())),
                         files.stream().map(file -> Owner.drawing(file.drawing())))
                 .flatMap(owners -> owners));

@@ -165,7 +165,7 @@ class ComparisonPropertyTest {
                     }
                     families.put(id, new Family(id, "Family " + random.nextInt(40) + id, files));
                     touched.addAll(files);
-                    return Scope.ofFamily(id, touched, before);
+                    return Scope.ofFamilies(Set.of(id), touched, before);
                 }
                 case 3, 4 -> {
                     License old = licenses.get(id);

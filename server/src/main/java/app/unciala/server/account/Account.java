@@ -1,9 +1,15 @@
 package app.unciala.server.account;
 
+import app.unciala.server.account.AccountService.Person;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
-/** A person who may sign in. */
+/** A person who may sign in, once a password is set, until removed. */
 @Entity
 class Account {
     @Id
@@ -12,12 +18,36 @@ class Account {
     private String displayName = "";
     private String passwordHash = "";
 
+    @Enumerated(EnumType.STRING)
+    @Column(name = "level")
+    private Level level = Level.READER;
+
+    private @Nullable Instant removedAt;
+
     protected Account() {}
 
-    Account(String name, String displayName, String passwordHash) {
+    Account(String name, String displayName, Level level) {
         this.name = name;
         this.displayName = displayName;
-        this.passwordHash = passwordHash;
+        this.level = level;
+    }
+
+    void edit(String newDisplayName, Level newLevel) {
+        displayName = newDisplayName;
+        level = newLevel;
+    }
+
+    void setPassword(String hash) {
+        passwordHash = hash;
+    }
+
+    void remove(Instant at) {
+        removedAt = at;
+        passwordHash = "";
+    }
+
+    void takeBack() {
+        removedAt = null;
     }
 
     String name() {
@@ -30,5 +60,17 @@ class Account {
 
     String passwordHash() {
         return passwordHash;
+    }
+
+    Level level() {
+        return level;
+    }
+
+    boolean isRemoved() {
+        return removedAt != null;
+    }
+
+    Person toRecord() {
+        return new Person(name, displayName, level, isRemoved(), !passwordHash.isEmpty());
     }
 }

@@ -27,7 +27,7 @@ class FirstAdministrator implements ApplicationRunner {
             System.out.println(
                     "First start: sign in as “admin” with the password " + accounts.createFirstAdministrator());
         } else {
-            accounts.create("admin", "Administrator", chosen);
+            accounts.create("admin", "Administrator", Level.ADMINISTRATOR, chosen);
         }
     }
 }

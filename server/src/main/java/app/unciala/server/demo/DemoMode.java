@@ -6,9 +6,10 @@ import app.unciala.server.pack.PackService;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import jakarta.annotation.PreDestroy;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -51,7 +52,7 @@ class DemoMode implements ApplicationRunner {
         StandInSites started = StandInSites.start(sitesPort);
         standIns = started;
         for (Scenario.Site told : Scenario.sites()) {
-            Optional<Site> site = sites.all().stream()
+            Optional<Site> site = sites.list(told.name(), null, 10).items().stream()
                     .filter(s -> s.name().equals(told.name()))
                     .findFirst();
             Map<String, byte[]> pack = site.map(s -> latestPack(s.id())).orElse(Map.of());
@@ -74,15 +75,15 @@ class DemoMode implements ApplicationRunner {
     }
 
     private Map<String, byte[]> latestPack(String siteId) {
-        return packs.of(siteId).stream()
+        return packs.of(siteId, null, 1).items().stream()
                 .findFirst()
-                .map(pack -> unzip(packs.archive(pack.id())))
+                .map(pack -> unzip(packs.archive(pack.id()).file()))
                 .orElse(Map.of());
     }
 
-    private static Map<String, byte[]> unzip(byte[] archive) {
+    private static Map<String, byte[]> unzip(Path archive) {
         Map<String, byte[]> files = new TreeMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(archive))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 files.put(entry.getName(), zip.readAllBytes());
             }

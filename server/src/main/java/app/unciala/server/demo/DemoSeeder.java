@@ -5,21 +5,24 @@ import app.unciala.demo.Scenario;
 import app.unciala.demo.Scenario.Deal;
 import app.unciala.demo.Scenario.Role;
 import app.unciala.server.account.AccountService;
+import app.unciala.server.account.Level;
 import app.unciala.server.family.FamilyService;
-import app.unciala.server.http.Problem;
-import app.unciala.server.http.SlotView;
+import app.unciala.server.fault.Fault;
 import app.unciala.server.intake.IntakeService;
 import app.unciala.server.intake.IntakeService.Correction;
 import app.unciala.server.intake.IntakeService.FileRow;
 import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.intake.IntakeState;
+import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Covered;
 import app.unciala.server.license.LicenseService.LicenseDraft;
+import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.site.ClientService;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.SiteDraft;
+import app.unciala.server.storage.FileStore;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -49,6 +52,7 @@ class DemoSeeder {
     private final ClientService clients;
     private final SiteService sites;
     private final PackService packs;
+    private final FileStore store;
     private final Clock clock;
 
     DemoSeeder(
@@ -59,6 +63,7 @@ class DemoSeeder {
             ClientService clients,
             SiteService sites,
             PackService packs,
+            FileStore store,
             Clock clock) {
         this.accounts = accounts;
         this.intakes = intakes;
@@ -67,14 +72,15 @@ class DemoSeeder {
         this.clients = clients;
         this.sites = sites;
         this.packs = packs;
+        this.store = store;
         this.clock = clock;
     }
 
     void seed() {
         if (accounts.isEmpty()) {
-            accounts.create(NAME, "Mara Quill", PASSWORD);
+            accounts.create(NAME, "Mara Quill", Level.ADMINISTRATOR, PASSWORD);
         }
-        if (!families.all().isEmpty()) {
+        if (families.count() > 0) {
             return;
         }
         SecurityContextHolder.getContext()
@@ -97,7 +103,7 @@ class DemoSeeder {
                     .id();
             try {
                 packs.make(id);
-            } catch (Problem nothingAllowed) {
+            } catch (Fault nothingAllowed) {
                 // Some sites of the scenario may have no pack; their flags say why.
                 continue;
             }
@@ -107,7 +113,7 @@ class DemoSeeder {
     /** Accepts a whole archive, clashes and repeats too, as somebody in a hurry once did. */
     private void takeIn(String name, Map<String, byte[]> files) {
         String id = open(name, files);
-        for (FileRow row : intakes.get(id).rows()) {
+        for (FileRow row : intakes.get(id, null, 500).rows()) {
             if (row.isFont() && !row.included()) {
                 intakes.correct(id, row.id(), new Correction(null, null, true));
             }
@@ -117,9 +123,9 @@ class DemoSeeder {
 
     private String open(String name, Map<String, byte[]> files) {
         byte[] archive = zip(files);
-        String id = intakes.open(List.of(new Upload(name, archive.length, () -> new ByteArrayInputStream(archive))));
+        String id = intakes.open(List.of(new Upload(name, () -> new ByteArrayInputStream(archive))));
         long deadline = System.currentTimeMillis() + PATIENCE_MILLIS;
-        while (intakes.get(id).state() == IntakeState.READING) {
+        while (intakes.get(id, null, 500).state() == IntakeState.READING) {
             if (System.currentTimeMillis() > deadline) {
                 throw new IllegalStateException(name + " was not read in time");
             }
@@ -156,10 +162,14 @@ class DemoSeeder {
                 "EUR",
                 "",
                 "");
-        String id = licenses.create(draft).id();
+        Recorded license = licenses.create(draft);
         if (deal.agreement()) {
             String text = deal.name() + "\n" + deal.vendor() + "\nWeb use granted.\n";
-            licenses.attach(id, deal.name() + ".txt", text.getBytes(StandardCharsets.UTF_8));
+            licenses.attach(
+                    license.id(),
+                    license.version(),
+                    deal.name() + ".txt",
+                    store.put(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8))));
         }
     }
 

@@ -1,14 +1,17 @@
 package app.unciala.server.family;
 
+import static app.unciala.server.inventory.Texts.cut;
+
 import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.face.Embedding;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.font.FontFormat;
-import app.unciala.core.language.SampleLetters;
-import app.unciala.server.http.SlotView;
+import app.unciala.server.inventory.SlotColumns;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.inventory.Texts;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -16,18 +19,25 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
+import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 
 /** A file held for a slot of a family; its bytes are in the store. */
 @Entity
 @Table(name = "face_file")
+@SQLRestriction("deleted_at is null")
 class FaceFileEntity {
-    static final Comparator<FaceFileEntity> ORDER = Comparator.comparingDouble((FaceFileEntity file) -> file.widthMin)
-            .thenComparing(file -> file.slope)
-            .thenComparingDouble(file -> file.weightMin)
+    /** By slot, uprights before italics, then by format and age. */
+    static final Comparator<FaceFileEntity> ORDER = Comparator.comparingDouble(
+                    (FaceFileEntity file) -> file.slot().width().min())
+            .thenComparing(file -> file.slot().slope())
+            .thenComparingDouble(file -> file.slot().weight().min())
             .thenComparing(file -> file.format)
             .thenComparing(file -> file.addedAt)
             .thenComparing(file -> file.id);
+
+    static final Comparator<FaceFileEntity> BY_AGE =
+            Comparator.comparing((FaceFileEntity file) -> file.addedAt).thenComparing(file -> file.id);
 
     @Id
     private String id = "";
@@ -41,13 +51,9 @@ class FaceFileEntity {
     private FontFormat format = FontFormat.TTF;
 
     private String subfamily = "";
-    private double weightMin;
-    private double weightMax;
-    private double widthMin;
-    private double widthMax;
 
-    @Enumerated(EnumType.STRING)
-    private Slope slope = Slope.UPRIGHT;
+    @Embedded
+    private SlotColumns slot = new SlotColumns(Slot.of(400, 100, Slope.UPRIGHT));
 
     private String drawing = "";
     private int drawingVersion;
@@ -62,6 +68,7 @@ class FaceFileEntity {
     private @Nullable String madeFrom;
     private Instant addedAt = Instant.EPOCH;
     private String addedBy = "";
+    private @Nullable Instant deletedAt;
 
     protected FaceFileEntity() {}
 
@@ -75,19 +82,15 @@ class FaceFileEntity {
         bytes = file.bytes();
         format = file.format();
         madeFrom = file.madeFrom();
-        weightMin = file.slot().weight().min();
-        weightMax = file.slot().weight().max();
-        widthMin = file.slot().width().min();
-        widthMax = file.slot().width().max();
-        slope = file.slot().slope();
-        FaceReport report = file.report();
-        subfamily = cut(report.identity().subfamily(), 300);
-        redraw(report.drawing());
-        showBy(SampleLetters.of(report.codePoints()));
-        glyphs = report.glyphs();
-        codePoints = report.codePoints().length;
-        fontVersion = cut(report.version(), 500);
-        embedding = report.embedding().level();
+        slot = new SlotColumns(file.slot());
+        FileFacts facts = file.facts();
+        subfamily = cut(facts.subfamily(), 300);
+        redraw(facts.drawing());
+        showBy(facts.sample());
+        glyphs = facts.glyphs();
+        codePoints = facts.codePoints();
+        fontVersion = cut(facts.version(), 500);
+        embedding = facts.embedding();
     }
 
     /** A file about to be held: what it is called, what it is, and where it goes. */
@@ -97,12 +100,8 @@ class FaceFileEntity {
             long bytes,
             FontFormat format,
             Slot slot,
-            FaceReport report,
+            FileFacts facts,
             @Nullable String madeFrom) {}
-
-    private static String cut(String text, int length) {
-        return text.length() > length ? text.substring(0, length) : text;
-    }
 
     /** Records the digest of the drawing as the current version of it computes it. */
     final void redraw(String digest) {
@@ -113,6 +112,10 @@ class FaceFileEntity {
     /** Records the letters to show the file by. */
     final void showBy(String letters) {
         sample = letters;
+    }
+
+    void delete(Instant at) {
+        deletedAt = at;
     }
 
     String id() {
@@ -136,7 +139,12 @@ class FaceFileEntity {
     }
 
     Slot slot() {
-        return new Slot(new Range(weightMin, weightMax), new Range(widthMin, widthMax), slope);
+        return slot.toSlot();
+    }
+
+    HeldFile toSnapshot(boolean intact) {
+        return new HeldFile(
+                id, Texts.baseName(fileName), sha256, format, slot(), drawing, embedding, madeFrom != null, intact);
     }
 
     FamilyService.File toRecord() {

@@ -2,8 +2,12 @@ package app.unciala.server.family;
 
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;
-import app.unciala.server.http.Page;
+import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Versions;
+import app.unciala.server.listing.Page;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -29,12 +33,17 @@ class FamilyController {
         this.families = families;
     }
 
-    record FamilyName(String name) {}
+    record FamilyName(
+            @NotBlank(message = "A family name has between 1 and 300 characters.")
+            @Size(max = 300, message = "A family name has between 1 and 300 characters.")
+            String name) {}
 
     @GetMapping
     Page<Family> list(
-            @RequestParam(required = false) @Nullable String cursor, @RequestParam(defaultValue = "200") int limit) {
-        return Page.of(families.all(), Family::id, cursor, limit);
+            @RequestParam(required = false) @Nullable String name,
+            @RequestParam(required = false) @Nullable String cursor,
+            @RequestParam(defaultValue = "200") int limit) {
+        return families.list(name, cursor, limit);
     }
 
     @GetMapping("/{id}")
@@ -47,7 +56,7 @@ class FamilyController {
     ResponseEntity<Family> rename(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
-            @RequestBody FamilyName name) {
+            @Valid @RequestBody FamilyName name) {
         Family family = families.rename(id, Versions.expected(ifMatch), name.name());
         return Versions.tagged(family.version(), family);
     }
@@ -59,8 +68,10 @@ class FamilyController {
     }
 
     @DeleteMapping("/{id}/files/{file}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable String id, @PathVariable String file) {
-        families.remove(id, file);
+    Undoable remove(
+            @PathVariable String id,
+            @PathVariable String file,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return new Undoable(families.remove(id, file, Versions.expected(ifMatch)));
     }
 }

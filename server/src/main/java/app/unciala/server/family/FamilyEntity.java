@@ -1,17 +1,21 @@
 package app.unciala.server.family;
 
+import app.unciala.server.inventory.Texts;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.text.Normalizer;
 import java.time.Instant;
-import java.util.Locale;
+import org.hibernate.annotations.SQLRestriction;
+import org.jspecify.annotations.Nullable;
 
-/** A family; {@code nameKey} is its name without case, spaces and hyphens, so that one family has one name. */
+/** A family; {@code nameKey} is its name in the form in which names compare equal. */
 @Entity
 @Table(name = "family")
+@SQLRestriction("deleted_at is null")
 class FamilyEntity {
+    private static final int LONGEST_KEY = 300;
+
     @Id
     private String id = "";
 
@@ -21,6 +25,7 @@ class FamilyEntity {
     private String name = "";
     private String nameKey = "";
     private Instant createdAt = Instant.EPOCH;
+    private @Nullable Instant deletedAt;
 
     protected FamilyEntity() {}
 
@@ -30,15 +35,15 @@ class FamilyEntity {
         rename(name);
     }
 
-    static String keyOf(String name) {
-        return Normalizer.normalize(name, Normalizer.Form.NFKC)
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[\\s_-]+", "");
-    }
-
     final void rename(String newName) {
         name = newName;
-        nameKey = keyOf(newName);
+        nameKey = Texts.familyKey(newName);
+    }
+
+    /** Deletes it and gives its name free for another family. */
+    void delete(Instant at) {
+        deletedAt = at;
+        nameKey = Texts.cut("\t" + id + nameKey, LONGEST_KEY);
     }
 
     String id() {

@@ -3,54 +3,139 @@ package app.unciala.server.family;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.face.Slot;
+import app.unciala.core.flag.Scope;
+import app.unciala.core.flag.Snapshot;
+import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.license.Decision.Reason;
+import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.Verdict;
 import app.unciala.server.family.FaceFileEntity.NewFile;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Ids;
-import app.unciala.server.http.Problem;
-import app.unciala.server.http.SlotView;
-import app.unciala.server.http.Versions;
+import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.history.Reversal;
+import app.unciala.server.history.Reverser;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Ids;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.inventory.Parts;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.inventory.Texts;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.listing.Cursor;
+import app.unciala.server.listing.Page;
 import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
+import app.unciala.server.storage.StoredFiles;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.KeysetScrollPosition;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** The inventory. Files come in by intake, or are made here from a file that is held. */
 @Service
-public class FamilyService {
+public class FamilyService implements Reverser {
+    private static final Sort BY_NAME = Sort.by("nameKey", "id");
+    private static final String REMOVED = "file removed";
+
     private final FamilyRepository families;
     private final FaceFileRepository files;
     private final FileStore store;
+    private final StoredFiles stored;
     private final SiteService sites;
+    private final LicenseService licenses;
+    private final Links links;
     private final HistoryService history;
+    private final Actor actor;
+    private final Changes changes;
+    private final EntityManager entities;
+    private final JdbcClient database;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
     FamilyService(
             FamilyRepository families,
             FaceFileRepository files,
             FileStore store,
+            StoredFiles stored,
             SiteService sites,
+            LicenseService licenses,
+            Links links,
             HistoryService history,
+            Actor actor,
+            Changes changes,
+            EntityManager entities,
+            JdbcClient database,
+            TransactionTemplate transaction,
             Clock clock) {
         this.families = families;
         this.files = files;
         this.store = store;
+        this.stored = stored;
         this.sites = sites;
+        this.licenses = licenses;
+        this.links = links;
         this.history = history;
+        this.actor = actor;
+        this.changes = changes;
+        this.entities = entities;
+        this.database = database;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
-    /** A family with everything that is held of it. */
-    public record Family(String id, long version, String name, List<File> files) {}
+    /** A family with everything that is held of it, who asks for what of it, and what covers it. */
+    public record Family(
+            String id,
+            long version,
+            String name,
+            List<File> files,
+            List<Asked> asks,
+            List<SiteName> sites,
+            List<CoveredBy> licenses) {}
+
+    /** A slot that sites ask for; {@code by} are their names. */
+    public record Asked(SlotView slot, List<String> by) {}
+
+    public record SiteName(String id, String name) {}
+
+    public record CoveredBy(
+            String id,
+            String name,
+
+            @Schema(
+                    types = {"string", "null"},
+                    format = "date")
+            @Nullable
+            LocalDate ends) {}
 
     /** A file held; {@code bytes} is its size. */
     public record File(
@@ -73,116 +158,249 @@ public class FamilyService {
             Instant addedAt,
             String addedBy) {}
 
+    /** A file that an intake brings in; its bytes are stored already. */
+    public record Incoming(
+            String family, String fileName, String sha256, long bytes, FontFormat format, Slot slot, FileFacts facts) {}
+
+    /** What came in: the file's new id, and its family's. */
+    public record Added(String fileId, String familyId) {}
+
+    /** The families by name, those whose name has the words, whatever their case, spaces and hyphens. */
     @Transactional(readOnly = true)
-    public List<Family> all() {
-        Map<String, List<File>> byFamily = inOrder(files.findAll()).stream()
-                .collect(Collectors.groupingBy(
-                        FaceFileEntity::familyId, Collectors.mapping(FaceFileEntity::toRecord, Collectors.toList())));
-        return families.findAllByOrderByNameKey().stream()
-                .map(family -> new Family(
-                        family.id(), family.version(), family.name(), byFamily.getOrDefault(family.id(), List.of())))
-                .toList();
+    public Page<Family> list(@Nullable String words, @Nullable String cursor, int limit) {
+        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(BY_NAME, "", ""));
+        String part = words == null ? "" : Texts.familyKey(words);
+        Window<FamilyEntity> window = part.isEmpty()
+                ? families.findAllBy(position, BY_NAME, Cursor.limit(limit))
+                : families.findByNameKeyContaining(part, position, BY_NAME, Cursor.limit(limit));
+        return Page.of(window, toRecords(window.getContent()));
+    }
+
+    @Transactional(readOnly = true)
+    public long count() {
+        return families.count();
     }
 
     @Transactional(readOnly = true)
     public Family get(String id) {
-        FamilyEntity family = find(id);
-        List<File> held = inOrder(files.findByFamilyId(id)).stream()
-                .map(FaceFileEntity::toRecord)
-                .toList();
-        return new Family(family.id(), family.version(), family.name(), held);
+        return toRecord(find(id));
     }
 
     /** The family of this name, whatever its case, spaces and hyphens. */
     @Transactional(readOnly = true)
     public Optional<Family> named(String name) {
-        return families.findByNameKey(FamilyEntity.keyOf(name)).map(family -> get(family.id()));
+        return families.findByNameKey(Texts.familyKey(name)).map(this::toRecord);
     }
 
+    /** Puts files into the inventory, in the order given; for an intake, within its transaction. */
     @Transactional
-    public Family findOrCreate(String name) {
-        String key = FamilyEntity.keyOf(name);
-        if (key.isEmpty() || name.length() > 300) {
-            throw Problem.invalid("A family name has between 1 and 300 characters.");
+    public List<Added> add(List<Incoming> incoming) {
+        Map<String, FamilyEntity> byKey = new HashMap<>();
+        families.findByNameKeyIn(incoming.stream()
+                        .map(file -> Texts.familyKey(file.family()))
+                        .distinct()
+                        .toList())
+                .forEach(family -> byKey.put(family.nameKey(), family));
+        List<Added> added = new ArrayList<>();
+        Set<String> grown = new LinkedHashSet<>();
+        for (Incoming file : incoming) {
+            FamilyEntity family = byKey.computeIfAbsent(Texts.familyKey(file.family()), key -> create(file.family()));
+            if (grown.add(family.id())) {
+                entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
+            }
+            NewFile held = new NewFile(
+                    file.fileName(), file.sha256(), file.bytes(), file.format(), file.slot(), file.facts(), null);
+            FaceFileEntity entity = new FaceFileEntity(Ids.next(), family.id(), held, clock.instant(), actor.name());
+            entities.persist(entity);
+            added.add(new Added(entity.id(), family.id()));
         }
-        FamilyEntity family = families.findByNameKey(key)
-                .orElseGet(() -> families.save(new FamilyEntity(Ids.next(), name.strip(), clock.instant())));
-        return get(family.id());
+        entities.flush();
+        touched(grown, List.of());
+        return added;
     }
 
-    /** Puts a file into the inventory; its bytes are stored and on disk before it is recorded. */
-    @Transactional
-    public File add(String familyId, String fileName, byte[] bytes, FontFormat format, Slot slot, FaceReport report) {
-        String sha256 = store.put(bytes);
-        NewFile file = new NewFile(fileName, sha256, bytes.length, format, slot, report, null);
-        FaceFileEntity added = new FaceFileEntity(
-                Ids.next(), find(familyId).id(), file, clock.instant(), HistoryService.currentName());
-        return files.save(added).toRecord();
+    private FamilyEntity create(String name) {
+        if (Texts.familyKey(name).isEmpty()) {
+            throw Fault.invalid("family", "A family name has between 1 and 300 characters.");
+        }
+        FamilyEntity family = new FamilyEntity(Ids.next(), name.strip(), clock.instant());
+        entities.persist(family);
+        entities.flush();
+        return family;
     }
 
     @Transactional
     public Family rename(String id, long expectedVersion, String name) {
-        FamilyEntity family = find(id);
-        Versions.check(expectedVersion, family.version());
-        families.findByNameKey(FamilyEntity.keyOf(name))
+        changes.begin();
+        FamilyEntity family = find(id, expectedVersion);
+        if (Texts.familyKey(name).isEmpty()) {
+            throw Fault.invalid("name", "A family name has between 1 and 300 characters.");
+        }
+        families.findByNameKey(Texts.familyKey(name))
                 .filter(other -> !other.id().equals(id))
                 .ifPresent(other -> {
-                    throw Problem.conflict("There is a family named “" + other.name() + "” already.");
+                    throw Fault.conflict("There is a family named “" + other.name() + "” already.");
                 });
-        if (FamilyEntity.keyOf(name).isEmpty() || name.length() > 300) {
-            throw Problem.invalid("A family name has between 1 and 300 characters.");
-        }
         String before = family.name();
         family.rename(name.strip());
         families.saveAndFlush(family);
-        history.record("family", id, "Renamed “" + before + "” to “" + family.name() + "”");
-        return get(id);
+        history.record(Deed.of("family", id, family.name(), "Renamed “" + before + "” to “" + family.name() + "”")
+                .changing(Map.of("name", before), Map.of("name", family.name())));
+        touched(Set.of(id), List.of());
+        return toRecord(family);
     }
 
-    /** Makes the WOFF2 of a file and puts it into the same slot. */
-    @Transactional
+    /** Makes the WOFF2 of a file and puts it into the same slot, unless a license refuses converting. */
     public File makeWoff2(String familyId, String fileId) {
+        FaceFileEntity source = Objects.requireNonNull(transaction.execute(status -> convertible(familyId, fileId)));
+        Sfnt face = FontReader.read(store.get(source.sha256())).faces().get(0);
+        byte[] bytes = FontWriter.write(face, FontFormat.WOFF2);
+        FileFacts facts = FileFacts.of(FaceReport.of(face));
+        String sha256 = store.put(bytes);
+        return Objects.requireNonNull(transaction.execute(status -> {
+            changes.begin();
+            FaceFileEntity current = convertible(familyId, fileId);
+            String name = current.fileName().replaceFirst("\\.[^.]*$", "") + ".woff2";
+            NewFile file = new NewFile(name, sha256, bytes.length, FontFormat.WOFF2, current.slot(), facts, fileId);
+            FaceFileEntity made = new FaceFileEntity(Ids.next(), familyId, file, clock.instant(), actor.name());
+            entities.persist(made);
+            FamilyEntity family = find(familyId);
+            entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
+            entities.flush();
+            history.record(Deed.of(
+                    "family",
+                    familyId,
+                    family.name(),
+                    "Made " + Texts.baseName(name) + " from " + Texts.baseName(current.fileName())));
+            touched(Set.of(familyId), List.of());
+            return made.toRecord();
+        }));
+    }
+
+    private FaceFileEntity convertible(String familyId, String fileId) {
         FaceFileEntity source = findFile(familyId, fileId);
         boolean heldAlready = files.findByFamilyId(familyId).stream()
                 .anyMatch(
                         file -> file.format() == FontFormat.WOFF2 && file.slot().equals(source.slot()));
         if (heldAlready) {
-            throw Problem.conflict("A WOFF2 is held for this slot already.");
+            throw Fault.conflict("A WOFF2 is held for this slot already.");
         }
-        Sfnt face = FontReader.read(store.get(source.sha256())).faces().get(0);
-        byte[] bytes = FontWriter.write(face, FontFormat.WOFF2);
-        String name = source.fileName().replaceFirst("\\.[^.]*$", "") + ".woff2";
-        NewFile file = new NewFile(
-                name, store.put(bytes), bytes.length, FontFormat.WOFF2, source.slot(), FaceReport.of(face), fileId);
-        FaceFileEntity made =
-                new FaceFileEntity(Ids.next(), familyId, file, clock.instant(), HistoryService.currentName());
-        history.record("family", familyId, "Made " + name + " from " + source.fileName());
-        return files.save(made).toRecord();
+        Reason reason = LicenseDecider.converting(
+                licenses.covering(Set.of(familyId)).stream()
+                        .map(Recorded::toLicense)
+                        .toList(),
+                familyId,
+                source.slot(),
+                LocalDate.now(clock));
+        if (reason.verdict() == Verdict.REFUSED) {
+            throw Fault.conflict(reason.text() + ". Ask the vendor for a WOFF2.");
+        }
+        return source;
     }
 
     /**
-     * Takes a file out of the inventory. The last file of a slot that a site asks for stays; a family left empty
-     * goes, unless a site asks for it.
+     * Takes a file out of the inventory. The last file of a slot that a site asks for stays; a family left empty goes,
+     * unless a site, a license or a pack names it. Gives the entry of the history by which it is taken back.
      */
     @Transactional
-    public void remove(String familyId, String fileId) {
+    public String remove(String familyId, String fileId, long expectedVersion) {
+        changes.begin();
+        FamilyEntity family = find(familyId, expectedVersion);
         FaceFileEntity file = findFile(familyId, fileId);
         List<FaceFileEntity> held = files.findByFamilyId(familyId);
         boolean last = held.stream()
                 .noneMatch(other -> !other.id().equals(fileId) && other.slot().equals(file.slot()));
         List<String> asking = sites.askingFor(familyId, file.slot());
         if (last && !asking.isEmpty()) {
-            throw Problem.conflict(file.fileName() + " is the only file for a face that " + String.join(" and ", asking)
-                    + (asking.size() == 1 ? " asks" : " ask") + " for. Change the site first.");
+            throw Fault.conflict(Texts.baseName(file.fileName()) + " is the only file for a face that "
+                    + String.join(" and ", asking) + (asking.size() == 1 ? " asks" : " ask")
+                    + " for. Change the site first.");
         }
-        files.delete(file);
-        history.record(
-                "family",
-                familyId,
-                "Removed " + file.fileName() + " (" + file.sha256().substring(0, 8) + ")");
-        if (held.size() == 1) {
-            families.delete(find(familyId));
+        HeldFile before = file.toSnapshot(true);
+        file.delete(clock.instant());
+        if (held.size() == 1 && !links.isNamed(familyId)) {
+            family.delete(clock.instant());
+        } else {
+            entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
         }
+        entities.flush();
+        touched(Set.of(familyId), List.of(before));
+        return history.record(Deed.of(
+                        "family",
+                        familyId,
+                        family.name(),
+                        "Removed " + Texts.baseName(file.fileName()) + " ("
+                                + file.sha256().substring(0, 8) + ")")
+                .undoneBy(new Reversal(REMOVED, List.of(familyId, fileId))));
+    }
+
+    @Override
+    public boolean reverses(String kind) {
+        return kind.equals(REMOVED);
+    }
+
+    @Override
+    public void reverse(Reversal reversal) {
+        String familyId = reversal.ids().get(0);
+        if (families.findById(familyId).isEmpty()) {
+            restoreFamily(familyId);
+        }
+        database.sql("update face_file set deleted_at = null where id = :id")
+                .param("id", reversal.ids().get(1))
+                .update();
+        entities.lock(find(familyId), LockModeType.OPTIMISTIC_FORCE_INCREMENT);
+        entities.flush();
+        touched(Set.of(familyId), List.of());
+    }
+
+    private void restoreFamily(String id) {
+        String name = database.sql("select name from family where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .single();
+        String key = Texts.familyKey(name);
+        if (families.findByNameKey(key).isPresent()) {
+            throw Fault.conflict("There is a new family named “" + name + "” by now.");
+        }
+        database.sql("update family set deleted_at = null, name_key = :key where id = :id")
+                .param("key", key)
+                .param("id", id)
+                .update();
+    }
+
+    /**
+     * Takes back files that an intake brought in, and the families that it made, unless something was built on them.
+     */
+    @Transactional
+    public void takeBack(List<String> fileIds) {
+        List<FaceFileEntity> taken = files.findAllById(fileIds);
+        if (taken.size() < fileIds.size()) {
+            throw Fault.conflict("Files of this intake were removed since, so it cannot be taken back as a whole.");
+        }
+        Map<String, List<FaceFileEntity>> byFamily =
+                taken.stream().collect(Collectors.groupingBy(FaceFileEntity::familyId));
+        List<HeldFile> before =
+                taken.stream().map(file -> file.toSnapshot(true)).toList();
+        byFamily.forEach((familyId, own) -> {
+            FamilyEntity family = find(familyId);
+            List<FaceFileEntity> held = files.findByFamilyId(familyId);
+            boolean converted = held.stream()
+                    .anyMatch(file -> !own.contains(file)
+                            && own.stream()
+                                    .anyMatch(source -> file.toRecord().madeHere()
+                                            && file.slot().equals(source.slot())));
+            if (converted || links.isNamed(familyId) && held.size() == own.size()) {
+                throw Fault.conflict(family.name() + " is in use by now, so this intake cannot be taken back.");
+            }
+            own.forEach(file -> file.delete(clock.instant()));
+            if (held.size() == own.size()) {
+                family.delete(clock.instant());
+            } else {
+                entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
+            }
+        });
+        entities.flush();
+        touched(byFamily.keySet(), before);
     }
 
     @Transactional(readOnly = true)
@@ -193,25 +411,184 @@ public class FamilyService {
     /** The families that hold a file of this drawing, by any container and name. */
     @Transactional(readOnly = true)
     public List<Family> withDrawing(String drawing) {
-        return files.findByDrawing(drawing).stream()
+        Set<String> ids = files.findByDrawing(drawing).stream()
                 .map(FaceFileEntity::familyId)
-                .distinct()
-                .map(this::get)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return toRecords(families.findAllById(ids));
+    }
+
+    /** The families that hold a file with any of these digests of bytes or drawings. */
+    @Transactional(readOnly = true)
+    public Set<String> holding(Collection<String> sha256, Collection<String> drawings) {
+        Set<String> ids = new LinkedHashSet<>();
+        Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> ids.add(file.familyId())));
+        Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> ids.add(file.familyId())));
+        return ids;
+    }
+
+    /** A file as an intake compares its own with it. */
+    public record Place(
+            String family,
+            String familyKey,
+            Slot slot,
+            String fileName,
+            String sha256,
+            String drawing,
+            String format) {}
+
+    /** All files held that have any of these digests, or stand in any of these families, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Place> places(Collection<String> sha256, Collection<String> drawings, Collection<String> familyKeys) {
+        Map<String, FaceFileEntity> found = new LinkedHashMap<>();
+        Map<String, FamilyEntity> owners = new HashMap<>();
+        Parts.of(familyKeys, part -> families.findByNameKeyIn(part).forEach(family -> owners.put(family.id(), family)));
+        Parts.of(owners.keySet(), part -> files.findByFamilyIdIn(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(
+                found.values().stream()
+                        .map(FaceFileEntity::familyId)
+                        .filter(id -> !owners.containsKey(id))
+                        .toList(),
+                part -> families.findAllById(part).forEach(family -> owners.put(family.id(), family)));
+        return found.values().stream()
+                .filter(file -> owners.containsKey(file.familyId()))
+                .sorted(FaceFileEntity.BY_AGE)
+                .map(file -> new Place(
+                        owners.get(file.familyId()).name(),
+                        owners.get(file.familyId()).nameKey(),
+                        file.slot(),
+                        file.fileName(),
+                        file.sha256(),
+                        file.toRecord().drawing(),
+                        file.format().key()))
                 .toList();
     }
 
-    /** By slot, uprights before italics, then by format and age. */
-    private static List<FaceFileEntity> inOrder(List<FaceFileEntity> held) {
-        return held.stream().sorted(FaceFileEntity.ORDER).toList();
+    /** Families as the core compares them; those that do not exist are left out. */
+    @Transactional(readOnly = true)
+    public List<Snapshot.Family> snapshots(Collection<String> ids) {
+        List<FamilyEntity> found = new ArrayList<>();
+        List<FaceFileEntity> held = new ArrayList<>();
+        Parts.of(ids, part -> {
+            found.addAll(families.findAllById(part));
+            held.addAll(files.findByFamilyIdIn(part));
+        });
+        return snapshots(found, held);
+    }
+
+    /** All families as the core compares them, for a full comparison. */
+    @Transactional(readOnly = true)
+    public List<Snapshot.Family> snapshots() {
+        return snapshots(families.findAll(), files.findAll());
+    }
+
+    private List<Snapshot.Family> snapshots(List<FamilyEntity> found, List<FaceFileEntity> held) {
+        Set<String> broken = stored.notIntact();
+        Map<String, List<HeldFile>> byFamily = held.stream()
+                .collect(Collectors.groupingBy(
+                        FaceFileEntity::familyId,
+                        Collectors.mapping(
+                                file -> file.toSnapshot(!broken.contains(file.sha256())), Collectors.toList())));
+        return found.stream()
+                .map(family ->
+                        new Snapshot.Family(family.id(), family.name(), byFamily.getOrDefault(family.id(), List.of())))
+                .toList();
+    }
+
+    /** Says that what is held of families changed; {@code before} are files that are held no more. */
+    private void touched(Collection<String> familyIds, List<HeldFile> before) {
+        List<HeldFile> heldThenOrNow = new ArrayList<>(before);
+        Parts.of(familyIds, part -> files.findByFamilyIdIn(part)
+                .forEach(file -> heldThenOrNow.add(file.toSnapshot(true))));
+        changes.heldFilesChanged();
+        changes.touched(Scope.ofFamilies(familyIds, heldThenOrNow, links));
+    }
+
+    /** Stores a held file again whose stored bytes are damaged or gone; nothing happens to any other. */
+    public void mend(String sha256, byte[] bytes) {
+        if (stored.isBroken(sha256)) {
+            store.put(bytes);
+            if (stored.check(sha256)) {
+                transaction.executeWithoutResult(status -> bytesChecked(sha256));
+            }
+        }
+    }
+
+    /** Compares anew what depends on files whose stored bytes were found to be damaged, or mended. */
+    @Transactional
+    public void bytesChecked(String sha256) {
+        changes.begin();
+        touched(
+                files.findBySha256(sha256).stream()
+                        .map(FaceFileEntity::familyId)
+                        .collect(Collectors.toSet()),
+                List.of());
+    }
+
+    private Family toRecord(FamilyEntity family) {
+        return toRecords(List.of(family)).get(0);
+    }
+
+    /** With a fixed number of further queries, for their files, the sites that ask and the licenses that cover. */
+    private List<Family> toRecords(List<FamilyEntity> found) {
+        List<String> ids = found.stream().map(FamilyEntity::id).toList();
+        Map<String, List<File>> held = files.findByFamilyIdIn(ids).stream()
+                .sorted(FaceFileEntity.ORDER)
+                .collect(Collectors.groupingBy(
+                        FaceFileEntity::familyId, Collectors.mapping(FaceFileEntity::toRecord, Collectors.toList())));
+        List<Site> asking = sites.asking(ids);
+        List<Recorded> covering = licenses.covering(ids);
+        return found.stream()
+                .map(family -> new Family(
+                        family.id(),
+                        family.version(),
+                        family.name(),
+                        held.getOrDefault(family.id(), List.of()),
+                        asks(asking, family.id()),
+                        asking.stream()
+                                .filter(site -> site.familyNames().containsKey(family.id()))
+                                .map(site -> new SiteName(site.id(), site.name()))
+                                .toList(),
+                        covering.stream()
+                                .filter(license -> license.familyNames().containsKey(family.id()))
+                                .map(license -> new CoveredBy(
+                                        license.id(),
+                                        license.terms().name(),
+                                        license.terms().ends()))
+                                .toList()))
+                .toList();
+    }
+
+    private static List<Asked> asks(List<Site> asking, String familyId) {
+        Map<SlotView, Set<String>> bySlot = new LinkedHashMap<>();
+        for (Site site : asking) {
+            site.roles().stream()
+                    .filter(role -> role.familyId().equals(familyId))
+                    .flatMap(role -> role.faces().stream())
+                    .forEach(slot -> bySlot.computeIfAbsent(slot, s -> new LinkedHashSet<>())
+                            .add(site.name()));
+        }
+        return bySlot.entrySet().stream()
+                .map(entry -> new Asked(entry.getKey(), List.copyOf(entry.getValue())))
+                .toList();
+    }
+
+    private FamilyEntity find(String id, long expectedVersion) {
+        FamilyEntity family = find(id);
+        if (family.version() != expectedVersion) {
+            throw Fault.stale();
+        }
+        return family;
     }
 
     private FamilyEntity find(String id) {
-        return families.findById(id).orElseThrow(() -> Problem.notFound("family", id));
+        return families.findById(id).orElseThrow(() -> Fault.notFound("family", id));
     }
 
     private FaceFileEntity findFile(String familyId, String fileId) {
         return files.findById(fileId)
                 .filter(file -> file.familyId().equals(familyId))
-                .orElseThrow(() -> Problem.notFound("file in this family", fileId));
+                .orElseThrow(() -> Fault.notFound("file in this family", fileId));
     }
 }

@@ -2,15 +2,17 @@ package app.unciala.server.family;
 
 import app.unciala.core.font.FontFormat;
 import app.unciala.server.family.FamilyService.File;
+import app.unciala.server.http.Uploads;
+import app.unciala.server.inventory.Texts;
+import app.unciala.server.license.LicenseService;
 import app.unciala.server.storage.FileStore;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Optional;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,33 +23,30 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class FileController {
     private final FamilyService families;
+    private final LicenseService licenses;
     private final FileStore store;
 
-    FileController(FamilyService families, FileStore store) {
+    FileController(FamilyService families, LicenseService licenses, FileStore store) {
         this.families = families;
+        this.licenses = licenses;
         this.store = store;
     }
 
     @GetMapping("/api/files/{sha256}")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "application/octet-stream"))
-    ResponseEntity<byte[]> bytes(@PathVariable String sha256) {
-        byte[] bytes = store.get(sha256);
-        Optional<File> file = families.withBytes(sha256).stream().findFirst();
-        String type = file.flatMap(f -> FontFormat.fromKey(f.format()))
+    ResponseEntity<Resource> bytes(@PathVariable String sha256) {
+        Path stored = store.file(sha256);
+        Optional<File> font = families.withBytes(sha256).stream().findFirst();
+        String type = font.flatMap(file -> FontFormat.fromKey(file.format()))
                 .map(FontFormat::mediaType)
                 .orElse(MediaType.APPLICATION_OCTET_STREAM_VALUE);
-        String name = file.map(f -> f.fileName().replaceAll("^.*/", "")).orElse(sha256);
-        return ResponseEntity.ok()
+        String name = font.map(file -> Texts.baseName(file.fileName()))
+                .or(() -> licenses.agreementName(sha256))
+                .orElse(sha256);
+        return Uploads.download(MediaType.parseMediaType(type), name)
                 .cacheControl(
                         CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
                 .eTag("\"" + sha256 + "\"")
-                .contentType(MediaType.parseMediaType(type))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name, StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(bytes);
+                .body(Uploads.from(stored));
     }
 }

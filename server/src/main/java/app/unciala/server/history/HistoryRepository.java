@@ -1,8 +1,6 @@
 package app.unciala.server.history;
 
-import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 
-interface HistoryRepository extends JpaRepository<HistoryEntry, Long> {
-    List<HistoryEntry> findTop500ByOrderByIdDesc();
-}
+interface HistoryRepository extends JpaRepository<HistoryEntry, Long>, JpaSpecificationExecutor<HistoryEntry> {}

@@ -17,7 +17,9 @@ class PageController {
         "/sites/**",
         "/flags/**",
         "/history/**",
-        "/settings/**"
+        "/settings/**",
+        "/people/**",
+        "/join/**"
     })
     String page() {
         return "forward:/index.html";

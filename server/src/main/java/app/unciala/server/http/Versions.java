@@ -1,5 +1,6 @@
 package app.unciala.server.http;
 
+import app.unciala.server.fault.Fault;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -19,26 +20,13 @@ public final class Versions {
     /** The version that a request edits; without {@code If-Match} the request is refused. */
     public static long expected(@Nullable String ifMatch) {
         if (ifMatch == null) {
-            throw Problem.of(
-                    HttpStatus.PRECONDITION_REQUIRED,
-                    "Send the ETag that you edit as If-Match, so that nothing is lost.");
+            throw Fault.noVersion();
         }
         String digits = ifMatch.replaceAll("^W/", "").replace("\"", "");
         try {
             return Long.parseLong(digits);
         } catch (NumberFormatException e) {
-            throw stale();
+            throw Fault.stale();
         }
-    }
-
-    public static void check(long expected, long actual) {
-        if (expected != actual) {
-            throw stale();
-        }
-    }
-
-    private static Problem stale() {
-        return Problem.of(
-                HttpStatus.PRECONDITION_FAILED, "Someone changed this in the meantime. Reload it and try again.");
     }
 }

@@ -1,31 +1,46 @@
 package app.unciala.server.intake;
 
-import app.unciala.server.http.Json;
+import app.unciala.server.inventory.Texts;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** One drop of files under review. */
 @Entity
 @Table(name = "intake")
 class IntakeEntity {
+    private static final int LONGEST_FAILURE = 2000;
+
     @Id
     private String id = "";
+
+    @Version
+    private long version;
 
     @Enumerated(EnumType.STRING)
     private IntakeState state = IntakeState.READING;
 
     private Instant createdAt = Instant.EPOCH;
     private String createdBy = "";
-    private String uploads = "[]";
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private List<String> uploads = List.of();
+
     private long doneBytes;
     private long totalBytes;
     private int attempts;
     private String failure = "";
+    private int files;
+    private long judgedAt = -1;
+    private @Nullable Instant closedAt;
 
     protected IntakeEntity() {}
 
@@ -33,7 +48,7 @@ class IntakeEntity {
         this.id = id;
         this.createdAt = createdAt;
         this.createdBy = createdBy;
-        this.uploads = Json.write(uploads);
+        this.uploads = uploads;
         this.totalBytes = totalBytes;
     }
 
@@ -41,19 +56,31 @@ class IntakeEntity {
     void begin() {
         attempts++;
         doneBytes = 0;
+        files = 0;
     }
 
-    void progress(long done) {
+    void progress(long done, int found) {
         doneBytes = Math.min(done, totalBytes);
+        files = found;
     }
 
-    void move(IntakeState to) {
+    void move(IntakeState to, @Nullable Instant closed) {
         state = to;
+        closedAt = closed;
     }
 
     void fail(String why) {
         state = IntakeState.FAILED;
-        failure = why.length() > 2000 ? why.substring(0, 2000) : why;
+        failure = Texts.cut(why, LONGEST_FAILURE);
+    }
+
+    /** Its files were judged against the inventory after that many changes of held files; -1 is never. */
+    void judged(long heldFilesVersion) {
+        judgedAt = heldFilesVersion;
+    }
+
+    long judgedAt() {
+        return judgedAt;
     }
 
     String id() {
@@ -68,12 +95,16 @@ class IntakeEntity {
         return attempts;
     }
 
-    List<String> uploads() {
-        return List.of(Json.read(uploads, String[].class));
+    int files() {
+        return files;
     }
 
-    IntakeService.Summary toSummary(int files) {
+    List<String> uploads() {
+        return uploads;
+    }
+
+    IntakeService.Summary toSummary() {
         return new IntakeService.Summary(
-                id, state, createdAt, createdBy, uploads(), doneBytes, totalBytes, failure, files);
+                id, state, createdAt, createdBy, uploads, doneBytes, totalBytes, failure, files);
     }
 }

@@ -1,22 +1,31 @@
 package app.unciala.server.intake;
 
+import static app.unciala.server.inventory.Texts.cut;
+
 import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Evidence;
-import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.language.SampleLetters;
-import app.unciala.server.http.Json;
+import app.unciala.server.family.FileFacts;
 import app.unciala.server.intake.ReadFile.Kind;
+import app.unciala.server.intake.Verdicts.Verdict;
+import app.unciala.server.inventory.SlotColumns;
+import app.unciala.server.inventory.Texts;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 /** One file of an intake: what it is, and what a person corrected or decided. */
@@ -36,16 +45,23 @@ class IntakeItemEntity {
     private Kind kind = Kind.NOT_A_FONT;
 
     private String reason = "";
-    private String facts = "";
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Facts facts = Facts.NONE;
+
     private int drawingVersion = DrawingDigest.VERSION;
     private String family = "";
-    private double weightMin = 400;
-    private double weightMax = 400;
-    private double widthMin = 100;
-    private double widthMax = 100;
+    private String familyKey = "";
+    private String drawing = "";
+    private String format = "";
 
-    @Enumerated(EnumType.STRING)
-    private Slope slope = Slope.UPRIGHT;
+    @Embedded
+    private SlotColumns slot = new SlotColumns(Slot.of(400, 100, Slope.UPRIGHT));
+
+    private String verdict = "";
+    private String because = "";
+    private boolean goesIn;
+    private @Nullable String faceFileId;
 
     private @Nullable Boolean included;
 
@@ -61,14 +77,28 @@ class IntakeItemEntity {
             String sample,
             String version,
             String embedding,
+            Embedding.@Nullable Level embeddingLevel,
             String license,
             List<Evidence> evidence,
             List<String> notes) {
-        static final Facts NONE = new Facts(FontFormat.TTF, "", "", 0, 0, "", "", "", "", List.of(), List.of());
+        static final Facts NONE = new Facts(
+                FontFormat.TTF, "", "", 0, 0, "", "", "", Embedding.Level.NOT_STATED, "", List.of(), List.of());
 
-        /** Intakes of earlier versions have no sample. */
+        /** Intakes of earlier versions have no sample, and the embedding only in words. */
         Facts {
             sample = Objects.requireNonNullElse(sample, "");
+            String words = embedding;
+            embeddingLevel = embeddingLevel != null
+                    ? embeddingLevel
+                    : Arrays.stream(Embedding.Level.values())
+                            .filter(level -> words.startsWith(level.words()))
+                            .findFirst()
+                            .orElse(Embedding.Level.NOT_STATED);
+        }
+
+        FileFacts toFileFacts() {
+            return new FileFacts(
+                    subfamily, drawing, glyphs, codePoints, sample, version, Objects.requireNonNull(embeddingLevel));
         }
 
         Facts withDrawing(String digest) {
@@ -81,6 +111,7 @@ class IntakeItemEntity {
                     sample,
                     version,
                     embedding,
+                    embeddingLevel,
                     license,
                     evidence,
                     notes);
@@ -96,6 +127,7 @@ class IntakeItemEntity {
                     SampleLetters.of(font.report().codePoints()),
                     font.report().version(),
                     font.report().embedding().words(),
+                    font.report().embedding().level(),
                     cut(font.report().license(), 1000),
                     font.evidence(),
                     font.notes());
@@ -111,16 +143,19 @@ class IntakeItemEntity {
         this.sha256 = sha256;
         kind = file.kind();
         reason = cut(file.reason(), 2000);
-        facts = Json.write(file.font().map(Facts::of).orElse(Facts.NONE));
+        facts = file.font().map(Facts::of).orElse(Facts.NONE);
+        drawing = facts.drawing();
         file.font().ifPresent(font -> {
-            family = cut(font.report().identity().family(), 300);
+            format = font.format().key();
+            rename(cut(font.report().identity().family(), 300));
             place(font.slot());
         });
     }
 
     /** Records the digest of the drawing as the current version of it computes it. */
     void redraw(String digest) {
-        facts = Json.write(facts().withDrawing(digest));
+        facts = facts.withDrawing(digest);
+        drawing = digest;
         drawingVersion = DrawingDigest.VERSION;
     }
 
@@ -135,24 +170,41 @@ class IntakeItemEntity {
         return item;
     }
 
-    final void place(Slot slot) {
-        weightMin = slot.weight().min();
-        weightMax = slot.weight().max();
-        widthMin = slot.width().min();
-        widthMax = slot.width().max();
-        slope = slot.slope();
+    final void place(Slot newSlot) {
+        slot = new SlotColumns(newSlot);
     }
 
-    void rename(String newFamily) {
+    final void rename(String newFamily) {
         family = newFamily;
+        familyKey = Texts.familyKey(newFamily);
     }
 
     void decide(boolean include) {
         included = include;
     }
 
-    private static String cut(String text, int length) {
-        return text.length() > length ? text.substring(0, length) : text;
+    /** Went in as this file of the inventory. */
+    void accepted(@Nullable String fileId) {
+        faceFileId = fileId;
+    }
+
+    @Nullable
+    String faceFileId() {
+        return faceFileId;
+    }
+
+    /** The verdict, once the intake was judged. */
+    Optional<Verdict> verdict() {
+        return verdict.isEmpty() ? Optional.empty() : Optional.of(Verdict.valueOf(verdict));
+    }
+
+    String because() {
+        return because;
+    }
+
+    /** Whether it goes in: as decided, or else as its verdict says. */
+    boolean goesIn() {
+        return goesIn;
     }
 
     String id() {
@@ -184,7 +236,7 @@ class IntakeItemEntity {
     }
 
     Facts facts() {
-        return Json.read(facts, Facts.class);
+        return facts;
     }
 
     String family() {
@@ -192,7 +244,7 @@ class IntakeItemEntity {
     }
 
     Slot slot() {
-        return new Slot(new Range(weightMin, weightMax), new Range(widthMin, widthMax), slope);
+        return slot.toSlot();
     }
 
     @Nullable

@@ -1,83 +1,78 @@
 package app.unciala.server.intake;
 
-import app.unciala.server.http.Ids;
+import app.unciala.server.family.FamilyService;
+import app.unciala.server.inventory.Ids;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StagingArea;
-import jakarta.annotation.PreDestroy;
+import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Reads intakes one after another, away from the request. An intake found unfinished at the start is read again from
- * its uploads; one that stopped the server twice is failed.
+ * Reads an intake, away from the request. One that was interrupted is read again from its uploads; one that stopped
+ * the server twice is failed. However reading ends, the intake is in a state from which a person can go on.
  */
 @Component
 class IntakeReader {
     private static final Logger LOG = LoggerFactory.getLogger(IntakeReader.class);
     private static final int MAX_ATTEMPTS = 2;
     private static final int BATCH = 20;
+    private static final long TELL_EVERY_NANOS = 300_000_000;
 
     private final IntakeRepository intakes;
     private final IntakeItemRepository items;
     private final StagingArea staging;
+    private final Judgement judgement;
+    private final FamilyService families;
+    private final EntityManager entities;
     private final TransactionTemplate transaction;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> new Thread(r, "intake-reader"));
 
     IntakeReader(
             IntakeRepository intakes,
             IntakeItemRepository items,
             StagingArea staging,
+            Judgement judgement,
+            FamilyService families,
+            EntityManager entities,
             TransactionTemplate transaction) {
         this.intakes = intakes;
         this.items = items;
         this.staging = staging;
+        this.judgement = judgement;
+        this.families = families;
+        this.entities = entities;
         this.transaction = transaction;
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void resume() {
-        intakes.findByState(IntakeState.READING).forEach(intake -> submit(intake.id()));
-    }
-
-    @PreDestroy
-    void stop() {
-        worker.shutdownNow();
-    }
-
-    void submit(String intakeId) {
-        worker.execute(() -> read(intakeId));
-    }
-
-    private void read(String intakeId) {
+    void read(String intakeId) {
         try {
             IntakeEntity intake = transaction.execute(status -> begin(intakeId));
             if (intake != null && intake.state() == IntakeState.READING) {
                 new Reading(intake).run();
             }
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | Error e) {
             LOG.error("Intake {} cannot be read", intakeId, e);
             transaction.executeWithoutResult(status -> intakes.findById(intakeId)
-                    .ifPresent(intake -> intake.fail("The files could not be read: " + e.getMessage())));
+                    .ifPresent(intake -> intake.fail("The files could not be read: " + e.getMessage()
+                            + ". Throw this intake away and drop them again, fewer at a time.")));
         }
     }
 
     private IntakeEntity begin(String intakeId) {
         IntakeEntity intake = intakes.findById(intakeId).orElseThrow();
-        items.deleteByIntakeId(intakeId);
-        intake.begin();
-        if (intake.attempts() > MAX_ATTEMPTS) {
-            intake.fail("Reading it stopped the server twice. Drop the files again, fewer at a time.");
+        if (intake.state() == IntakeState.READING) {
+            items.deleteByIntakeId(intakeId);
+            intake.begin();
+            if (intake.attempts() > MAX_ATTEMPTS) {
+                intake.fail("Reading it stopped the server twice. Drop the files again, fewer at a time.");
+            }
         }
         return intake;
     }
@@ -87,7 +82,9 @@ class IntakeReader {
         private final IntakeEntity intake;
         private final List<IntakeItemEntity> batch = new ArrayList<>();
         private int position;
+        private long doneBefore;
         private long done;
+        private long told = System.nanoTime();
 
         Reading(IntakeEntity intake) {
             this.intake = intake;
@@ -99,17 +96,22 @@ class IntakeReader {
             for (int i = 0; i < uploads.size(); i++) {
                 Path upload = staging.upload(intake.id(), i);
                 reader.read(uploads.get(i), upload);
-                done += size(upload);
+                doneBefore += size(upload);
+                done = doneBefore;
                 flush();
             }
-            transaction.executeWithoutResult(
-                    status -> intakes.findById(intake.id()).orElseThrow().move(IntakeState.REVIEW));
+            transaction.executeWithoutResult(status -> {
+                IntakeEntity read = intakes.findById(intake.id()).orElseThrow();
+                read.move(IntakeState.REVIEW, null);
+                judgement.judge(read);
+            });
         }
 
         @Override
         public void file(String path, byte[] bytes) {
             for (ReadFile file : ReadFile.of(path, bytes)) {
                 String sha256 = FileStore.sha256(file.bytes());
+                families.mend(sha256, file.bytes());
                 if (file.kind() == ReadFile.Kind.FONT || file.kind() == ReadFile.Kind.LICENSE_TEXT) {
                     staging.put(intake.id(), sha256, file.bytes());
                 }
@@ -122,6 +124,14 @@ class IntakeReader {
             add(IntakeItemEntity.refused(Ids.next(), intake.id(), position++, path, bytes, reason));
         }
 
+        @Override
+        public void progress(long bytes) {
+            done = doneBefore + bytes;
+            if (System.nanoTime() - told > TELL_EVERY_NANOS) {
+                flush();
+            }
+        }
+
         private void add(IntakeItemEntity item) {
             batch.add(item);
             if (batch.size() >= BATCH) {
@@ -131,10 +141,11 @@ class IntakeReader {
 
         private void flush() {
             transaction.executeWithoutResult(status -> {
-                items.saveAll(batch);
-                intakes.findById(intake.id()).orElseThrow().progress(done);
+                batch.forEach(entities::persist);
+                intakes.findById(intake.id()).orElseThrow().progress(done, position);
             });
             batch.clear();
+            told = System.nanoTime();
         }
 
         private long size(Path upload) {

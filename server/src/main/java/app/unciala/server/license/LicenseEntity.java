@@ -1,18 +1,26 @@
 package app.unciala.server.license;
 
-import app.unciala.server.http.Json;
-import app.unciala.server.license.LicenseService.Agreement;
+import app.unciala.server.license.LicenseService.Covered;
 import app.unciala.server.license.LicenseService.LicenseDraft;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.util.Optional;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeSet;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.SQLRestriction;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
-/** A license; its terms are kept together as JSON, the agreement's bytes in the store. */
+/** A license; its terms are kept together as JSON, what they are looked up by stands beside them. */
 @Entity
 @Table(name = "license")
+@SQLRestriction("deleted_at is null")
 class LicenseEntity {
     @Id
     private String id = "";
@@ -21,10 +29,16 @@ class LicenseEntity {
     private long version;
 
     private String name = "";
-    private String terms = "";
-    private @Nullable String agreementName;
-    private @Nullable String agreementSha256;
-    private @Nullable Long agreementBytes;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable LicenseDraft terms;
+
+    private @Nullable LocalDate begins;
+    private @Nullable LocalDate ends;
+    private @Nullable LocalDate noticeFrom;
+    private String searchText = "";
+    private @Nullable Instant deletedAt;
+    private int agreements;
 
     protected LicenseEntity() {}
 
@@ -34,13 +48,21 @@ class LicenseEntity {
 
     void edit(LicenseDraft draft) {
         name = draft.name();
-        terms = Json.write(draft);
+        terms = draft;
+        begins = draft.begins();
+        ends = draft.ends();
+        noticeFrom = ends == null ? null : ends.minusDays(draft.notice());
+        searchText = String.join(" ", draft.name(), draft.vendor(), String.join(" ", draft.domains()))
+                .toLowerCase(Locale.ROOT);
     }
 
-    void attach(Agreement agreement) {
-        agreementName = agreement.fileName();
-        agreementSha256 = agreement.sha256();
-        agreementBytes = agreement.bytes();
+    /** Counts one more agreement, so that the version goes up. */
+    void attach() {
+        agreements++;
+    }
+
+    void delete(Instant at) {
+        deletedAt = at;
     }
 
     String id() {
@@ -56,12 +78,12 @@ class LicenseEntity {
     }
 
     LicenseDraft terms() {
-        return Json.read(terms, LicenseDraft.class);
+        return Objects.requireNonNull(terms);
     }
 
-    Optional<Agreement> agreement() {
-        return agreementName == null || agreementSha256 == null || agreementBytes == null
-                ? Optional.empty()
-                : Optional.of(new Agreement(agreementName, agreementSha256, agreementBytes));
+    Set<String> familyIds() {
+        Set<String> ids = new TreeSet<>();
+        terms().covers().stream().map(Covered::familyId).forEach(ids::add);
+        return ids;
     }
 }

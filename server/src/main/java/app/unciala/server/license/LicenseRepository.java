@@ -1,8 +1,25 @@
 package app.unciala.server.license;
 
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.ScrollPosition;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface LicenseRepository extends JpaRepository<LicenseEntity, String> {
-    List<LicenseEntity> findAllByOrderByName();
+    Window<LicenseEntity> findBySearchTextContaining(String words, ScrollPosition position, Sort sort, Limit limit);
+
+    Window<LicenseEntity> findAllBy(ScrollPosition position, Sort sort, Limit limit);
+
+    List<LicenseEntity> findByIdInOrderByNameAscIdAsc(Collection<String> ids);
+
+    /** The licenses that begin, end or come into their notice period after one day and up to another. */
+    @Query("select license from LicenseEntity license where license.begins > :after and license.begins <= :until"
+            + " or license.noticeFrom > :after and license.noticeFrom <= :until"
+            + " or license.ends >= :after and license.ends < :until")
+    List<LicenseEntity> changingBetween(LocalDate after, LocalDate until);
 }

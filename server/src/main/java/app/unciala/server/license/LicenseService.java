@@ -1,66 +1,138 @@
 package app.unciala.server.license;
 
 import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.flag.Scope;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
 import app.unciala.core.license.LicenseKind;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Ids;
-import app.unciala.server.http.Problem;
-import app.unciala.server.http.SlotView;
-import app.unciala.server.http.Versions;
-import app.unciala.server.storage.FileStore;
+import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.history.Reversal;
+import app.unciala.server.history.Reverser;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Ids;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.listing.Cursor;
+import app.unciala.server.listing.Page;
+import app.unciala.server.storage.FileStore.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.Currency;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.KeysetScrollPosition;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Licenses with their terms and agreements. */
 @Service
-public class LicenseService {
+public class LicenseService implements Reverser {
+    private static final Sort BY_NAME = Sort.by("name", "id");
     private static final int DEFAULT_NOTICE_DAYS = 30;
+    private static final int LONGEST_FILE_NAME = 300;
+    private static final String DELETED = "license deleted";
 
     private final LicenseRepository licenses;
-    private final FileStore store;
+    private final AgreementRepository agreements;
+    private final Links links;
     private final HistoryService history;
+    private final Actor actor;
+    private final Changes changes;
+    private final JdbcClient database;
+    private final Clock clock;
 
-    LicenseService(LicenseRepository licenses, FileStore store, HistoryService history) {
+    LicenseService(
+            LicenseRepository licenses,
+            AgreementRepository agreements,
+            Links links,
+            HistoryService history,
+            Actor actor,
+            Changes changes,
+            JdbcClient database,
+            Clock clock) {
         this.licenses = licenses;
-        this.store = store;
+        this.agreements = agreements;
+        this.links = links;
         this.history = history;
+        this.actor = actor;
+        this.changes = changes;
+        this.database = database;
+        this.clock = clock;
     }
 
     /** What a license covers of one family: the faces listed, or all of it when none is. */
-    public record Covered(String familyId, List<SlotView> faces) {
+    public record Covered(
+            @NotBlank(message = "What is covered is a family.")
+            @Size(max = 20, message = "A family’s id has at most 20 characters.")
+            String familyId,
+
+            @Size(max = 500, message = "At most 500 faces of a family are named.")
+            List<@NotNull(message = "A face is a slot.") SlotView> faces) {
         public Covered {
-            faces = faces == null ? List.of() : List.copyOf(faces);
+            faces = copy(faces);
         }
     }
 
     /**
      * What a person enters of a license. What is left out is not stated. {@code price} is in hundredths of
-     * {@code currency}; {@code proof} is an order number or the like.
+     * {@code currency}, an ISO 4217 code; {@code proof} is an order number or the like.
      */
     public record LicenseDraft(
+            @NotBlank(message = "A license’s name has between 1 and 300 characters.")
+            @Size(max = 300, message = "A license’s name has between 1 and 300 characters.")
             String name,
+
             LicenseKind kind,
+
+            @Size(max = 300, message = "A vendor’s name has at most 300 characters.")
             String vendor,
-            List<Covered> covers,
+
+            @Size(max = 2000, message = "A license covers at most 2,000 families.")
+            List<@NotNull(message = "What is covered is an object.") @Valid Covered> covers,
+
             Clause webUse,
             Clause converting,
             Clause subdomains,
             Clause development,
             boolean anyDomain,
-            List<String> domains,
+
+            @Size(max = 500, message = "A license names at most 500 domains.")
+            List<
+                            @NotNull(message = "A domain is a text.")
+                            @Size(max = 300, message = "A domain has at most 300 characters.") String>
+                    domains,
+
             boolean anyFormat,
-            List<String> formats,
+
+            @Size(max = 20, message = "There are fewer than 20 formats.")
+            List<@NotNull(message = "A format is a text.") String> formats,
 
             @Schema(
                     types = {"string", "null"},
@@ -74,26 +146,44 @@ public class LicenseService {
             @Nullable
             LocalDate ends,
 
-            @Nullable Integer noticeDays,
-            @Nullable Long price,
+            @Min(value = 0, message = "Days of notice are 0 to 3,650.")
+            @Max(value = 3650, message = "Days of notice are 0 to 3,650.")
+            @Nullable
+            Integer noticeDays,
+
+            @Min(value = 0, message = "A price is 0 or more.")
+            @Max(value = 100_000_000_000L, message = "A price is at most a billion.")
+            @Nullable
+            Long price,
+
+            @Size(max = 3, message = "A currency is three letters, such as EUR.")
             String currency,
+
+            @Size(max = 1000, message = "A proof of purchase has at most 1,000 characters.")
             String proof,
+
+            @Size(max = 20_000, message = "Notes have at most 20,000 characters.")
             String notes) {
         public LicenseDraft {
             kind = kind == null ? LicenseKind.PER_DOMAIN : kind;
             vendor = orEmpty(vendor);
-            covers = covers == null ? List.of() : List.copyOf(covers);
+            covers = copy(covers);
             webUse = orSilent(webUse);
             converting = orSilent(converting);
             subdomains = orSilent(subdomains);
             development = orSilent(development);
-            domains = domains == null ? List.of() : List.copyOf(domains);
-            formats = formats == null ? List.of() : List.copyOf(formats);
+            domains = copy(domains);
+            formats = copy(formats);
             noticeDays = noticeDays == null ? Integer.valueOf(DEFAULT_NOTICE_DAYS) : noticeDays;
             price = price == null ? Long.valueOf(0) : price;
             currency = currency == null || currency.isBlank() ? "EUR" : currency;
             proof = orEmpty(proof);
             notes = orEmpty(notes);
+        }
+
+        /** Days of notice, which are always known once the record is made. */
+        int notice() {
+            return Objects.requireNonNull(noticeDays);
         }
 
         private static String orEmpty(@Nullable String text) {
@@ -105,11 +195,17 @@ public class LicenseService {
         }
     }
 
-    /** The agreement itself as a stored file. */
-    public record Agreement(String fileName, String sha256, long bytes) {}
+    /** A copy that may hold null, which is then refused with the name of its field. */
+    private static <T> List<T> copy(@Nullable List<T> list) {
+        return list == null ? List.of() : Collections.unmodifiableList(new ArrayList<>(list));
+    }
 
-    /** A license as recorded; {@code agreement} has at most one element. */
-    public record Recorded(String id, long version, LicenseDraft terms, List<Agreement> agreement) {
+    /** An agreement as a stored file. */
+    public record Agreement(String id, String fileName, String sha256, long bytes, Instant addedAt, String addedBy) {}
+
+    /** A license as recorded; {@code agreement} has the latest first, {@code familyNames} what it covers, by id. */
+    public record Recorded(
+            String id, long version, LicenseDraft terms, List<Agreement> agreement, Map<String, String> familyNames) {
         /** The license as the core decides on it. */
         public License toLicense() {
             return new License(
@@ -131,16 +227,20 @@ public class LicenseService {
                     terms.formats().stream().map(LicenseService::format).collect(Collectors.toUnmodifiableSet()),
                     Optional.ofNullable(terms.begins()),
                     Optional.ofNullable(terms.ends()),
-                    terms.noticeDays() == null ? DEFAULT_NOTICE_DAYS : terms.noticeDays(),
+                    terms.notice(),
                     !agreement.isEmpty() || !terms.proof().isBlank());
         }
     }
 
+    /** The licenses by name, those that have the words in their name, vendor or domains. */
     @Transactional(readOnly = true)
-    public List<Recorded> all() {
-        return licenses.findAllByOrderByName().stream()
-                .map(LicenseService::toRecord)
-                .toList();
+    public Page<Recorded> list(@Nullable String words, @Nullable String cursor, int limit) {
+        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(BY_NAME, "", ""));
+        Window<LicenseEntity> window = words == null || words.isBlank()
+                ? licenses.findAllBy(position, BY_NAME, Cursor.limit(limit))
+                : licenses.findBySearchTextContaining(
+                        words.strip().toLowerCase(Locale.ROOT), position, BY_NAME, Cursor.limit(limit));
+        return Page.of(window, toRecords(window.getContent()));
     }
 
     @Transactional(readOnly = true)
@@ -148,43 +248,136 @@ public class LicenseService {
         return toRecord(find(id));
     }
 
+    @Transactional(readOnly = true)
+    public List<Recorded> withIds(Collection<String> ids) {
+        return toRecords(licenses.findByIdInOrderByNameAscIdAsc(ids));
+    }
+
+    /** All licenses, for a full comparison. */
+    @Transactional(readOnly = true)
+    public List<Recorded> all() {
+        return toRecords(licenses.findAll());
+    }
+
+    /** The licenses that cover any of the families, or some of its faces. */
+    @Transactional(readOnly = true)
+    public List<Recorded> covering(Collection<String> familyIds) {
+        return withIds(links.licensesCovering(familyIds));
+    }
+
+    /** The licenses whose standing changes after one day and up to another. */
+    @Transactional(readOnly = true)
+    public List<Recorded> changingBetween(LocalDate after, LocalDate until) {
+        return toRecords(licenses.changingBetween(after, until));
+    }
+
     @Transactional
     public Recorded create(LicenseDraft draft) {
+        changes.begin();
         LicenseEntity license = new LicenseEntity(Ids.next());
-        license.edit(checked(draft));
-        licenses.saveAndFlush(license);
-        history.record("license", license.id(), "Recorded license “" + license.name() + "”");
-        return toRecord(license);
+        edit(license, draft);
+        Recorded made = toRecord(license);
+        history.record(Deed.of("license", license.id(), license.name(), "Recorded license “" + license.name() + "”")
+                .changing(Map.of(), described(made)));
+        changes.touched(Scope.ofLicense(license.id(), license.familyIds(), links));
+        return made;
     }
 
     @Transactional
     public Recorded update(String id, long expectedVersion, LicenseDraft draft) {
-        LicenseEntity license = find(id);
-        Versions.check(expectedVersion, license.version());
-        license.edit(checked(draft));
+        changes.begin();
+        LicenseEntity license = find(id, expectedVersion);
+        Map<String, String> before = described(toRecord(license));
+        Set<String> families = new TreeSet<>(license.familyIds());
+        edit(license, draft);
+        families.addAll(license.familyIds());
+        Recorded edited = toRecord(license);
+        history.record(Deed.of("license", id, license.name(), "Changed license “" + license.name() + "”")
+                .changing(before, described(edited)));
+        changes.touched(Scope.ofLicense(id, families, links));
+        return edited;
+    }
+
+    /** Attaches an agreement whose bytes are stored already. */
+    @Transactional
+    public Recorded attach(String id, long expectedVersion, String fileName, Stored stored) {
+        changes.begin();
+        if (stored.bytes() == 0) {
+            throw Fault.invalid("file", "“" + fileName + "” is empty; attach the agreement itself.");
+        }
+        if (fileName.isBlank() || fileName.length() > LONGEST_FILE_NAME) {
+            throw Fault.invalid("file", "A file’s name has between 1 and 300 characters.");
+        }
+        LicenseEntity license = find(id, expectedVersion);
+        license.attach();
         licenses.saveAndFlush(license);
-        history.record("license", id, "Changed license “" + license.name() + "”");
+        Agreement agreement =
+                new Agreement(Ids.next(), fileName, stored.sha256(), stored.bytes(), clock.instant(), actor.name());
+        agreements.save(new AgreementEntity(id, agreement));
+        history.record(
+                Deed.of("license", id, license.name(), "Attached “" + fileName + "” to “" + license.name() + "”"));
+        changes.touched(Scope.ofLicense(id, license.familyIds(), links));
         return toRecord(license);
     }
 
+    /** The ids of the sites that stand on a license: they ask for a family it covers. */
+    @Transactional(readOnly = true)
+    public Set<String> sitesOn(String id) {
+        return links.sitesAsking(find(id).familyIds());
+    }
+
+    /** The name under which an agreement of these bytes was attached last. */
+    @Transactional(readOnly = true)
+    public Optional<String> agreementName(String sha256) {
+        return agreements.findFirstBySha256OrderByAddedAtDesc(sha256).map(found -> found.toRecord()
+                .fileName());
+    }
+
+    /** Deletes a license; gives the entry of the history by which it is taken back. */
     @Transactional
-    public Recorded attach(String id, String fileName, byte[] bytes) {
-        if (bytes.length == 0) {
-            throw Problem.invalid("“" + fileName + "” is empty; attach the agreement itself.");
-        }
-        LicenseEntity license = find(id);
-        license.attach(new Agreement(fileName, store.put(bytes), bytes.length));
+    public String delete(String id, long expectedVersion) {
+        changes.begin();
+        LicenseEntity license = find(id, expectedVersion);
+        Map<String, String> before = described(toRecord(license));
+        license.delete(clock.instant());
         licenses.saveAndFlush(license);
-        history.record("license", id, "Attached “" + fileName + "” to “" + license.name() + "”");
-        return toRecord(license);
+        changes.touched(Scope.ofLicense(id, license.familyIds(), links));
+        return history.record(Deed.of("license", id, license.name(), "Deleted license “" + license.name() + "”")
+                .changing(before, Map.of())
+                .undoneBy(new Reversal(DELETED, List.of(id))));
+    }
+
+    @Override
+    public boolean reverses(String kind) {
+        return kind.equals(DELETED);
+    }
+
+    @Override
+    public void reverse(Reversal reversal) {
+        String id = reversal.ids().get(0);
+        database.sql("update license set deleted_at = null where id = :id")
+                .param("id", id)
+                .update();
+        LicenseEntity license = find(id);
+        links.mustExist("covers", license.familyIds());
+        changes.touched(Scope.ofLicense(id, license.familyIds(), links));
+    }
+
+    private void edit(LicenseEntity license, LicenseDraft draft) {
+        LicenseDraft checked = checked(draft);
+        links.mustExist(
+                "covers", checked.covers().stream().map(Covered::familyId).toList());
+        license.edit(checked);
+        licenses.saveAndFlush(license);
+        links.ofLicense(license.id(), license.familyIds());
     }
 
     private static LicenseDraft checked(LicenseDraft draft) {
-        if (draft.name() == null || draft.name().isBlank() || draft.name().length() > 300) {
-            throw Problem.invalid("A license’s name has between 1 and 300 characters.");
-        }
         if (draft.begins() != null && draft.ends() != null && draft.ends().isBefore(draft.begins())) {
-            throw Problem.invalid("It ends on " + draft.ends() + ", before it begins on " + draft.begins() + ".");
+            throw Fault.invalid("ends", "It ends on " + draft.ends() + ", before it begins on " + draft.begins() + ".");
+        }
+        if (isFarOff(draft.begins()) || isFarOff(draft.ends())) {
+            throw Fault.invalid("ends", "A license runs between the years 1900 and 3000.");
         }
         draft.formats().forEach(LicenseService::format);
         List<String> domains = new ArrayList<>();
@@ -192,14 +385,21 @@ public class LicenseService {
             try {
                 domains.add(DomainPattern.parse(domain).toString());
             } catch (IllegalArgumentException e) {
-                throw Problem.invalid(e.getMessage() + ".");
+                throw Fault.invalid("domains", e.getMessage() + ".");
             }
         }
         return new LicenseDraft(
                 draft.name().strip(),
                 draft.kind(),
                 draft.vendor(),
-                draft.covers(),
+                draft.covers().stream()
+                        .map(covered -> new Covered(
+                                covered.familyId(),
+                                covered.faces().stream()
+                                        .map(face -> SlotView.of(face.toSlot()))
+                                        .distinct()
+                                        .toList()))
+                        .toList(),
                 draft.webUse(),
                 draft.converting(),
                 draft.subdomains(),
@@ -212,25 +412,110 @@ public class LicenseService {
                 draft.ends(),
                 draft.noticeDays(),
                 draft.price(),
-                draft.currency(),
+                currency(draft.currency()),
                 draft.proof(),
                 draft.notes());
     }
 
-    private static FontFormat format(String key) {
-        return FontFormat.fromKey(key)
-                .orElseThrow(() -> Problem.invalid("“" + key + "” is no font format; try woff2, woff, ttf or otf."));
+    private static boolean isFarOff(@Nullable LocalDate day) {
+        return day != null && (day.getYear() < 1900 || day.getYear() > 3000);
     }
 
-    private static Recorded toRecord(LicenseEntity license) {
-        return new Recorded(
-                license.id(),
-                license.version(),
-                license.terms(),
-                license.agreement().stream().toList());
+    private static String currency(String code) {
+        try {
+            return Currency.getInstance(code.strip().toUpperCase(Locale.ROOT)).getCurrencyCode();
+        } catch (IllegalArgumentException e) {
+            throw Fault.invalid("currency", "“" + code + "” is no currency; write its three letters, such as EUR.");
+        }
+    }
+
+    private static FontFormat format(String key) {
+        return FontFormat.fromKey(key)
+                .orElseThrow(() ->
+                        Fault.invalid("formats", "“" + key + "” is no font format; try woff2, woff, ttf or otf."));
+    }
+
+    /** The terms in words, by the names of their fields. */
+    private static Map<String, String> described(Recorded license) {
+        LicenseDraft terms = license.terms();
+        Map<String, String> words = new LinkedHashMap<>();
+        words.put("name", terms.name());
+        words.put("kind", terms.kind().words());
+        words.put("vendor", terms.vendor());
+        words.put(
+                "covers",
+                terms.covers().stream()
+                        .map(covered -> license.familyNames().getOrDefault(covered.familyId(), covered.familyId())
+                                + (covered.faces().isEmpty()
+                                        ? ""
+                                        : " ("
+                                                + covered.faces().stream()
+                                                        .map(SlotView::label)
+                                                        .collect(Collectors.joining(", "))
+                                                + ")"))
+                        .collect(Collectors.joining(", ")));
+        words.put("webUse", words(terms.webUse()));
+        words.put("converting", words(terms.converting()));
+        words.put("subdomains", words(terms.subdomains()));
+        words.put("development", words(terms.development()));
+        words.put("domains", terms.anyDomain() ? "any" : String.join(", ", terms.domains()));
+        words.put("formats", terms.anyFormat() ? "any" : String.join(", ", terms.formats()));
+        words.put("begins", terms.begins() == null ? "" : terms.begins().toString());
+        words.put("ends", terms.ends() == null ? "" : terms.ends().toString());
+        words.put("noticeDays", String.valueOf(terms.noticeDays()));
+        words.put(
+                "price",
+                terms.price() == null || terms.price() == 0
+                        ? ""
+                        : terms.price() / 100 + "." + String.format(Locale.ROOT, "%02d", terms.price() % 100) + " "
+                                + terms.currency());
+        words.put("proof", terms.proof());
+        words.put("notes", terms.notes());
+        return words;
+    }
+
+    private static String words(Clause clause) {
+        return clause.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    private Recorded toRecord(LicenseEntity license) {
+        return toRecords(List.of(license)).get(0);
+    }
+
+    /** With two more queries, for all their agreements and the names of their families. */
+    private List<Recorded> toRecords(List<LicenseEntity> entities) {
+        Map<String, List<Agreement>> attached =
+                agreements
+                        .findByLicenseIdInOrderByAddedAtDescIdAsc(
+                                entities.stream().map(LicenseEntity::id).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(
+                                AgreementEntity::licenseId,
+                                Collectors.mapping(AgreementEntity::toRecord, Collectors.toList())));
+        Map<String, String> names = links.familyNames(entities.stream()
+                .flatMap(license -> license.familyIds().stream())
+                .toList());
+        return entities.stream()
+                .map(license -> new Recorded(
+                        license.id(),
+                        license.version(),
+                        license.terms(),
+                        attached.getOrDefault(license.id(), List.of()),
+                        license.familyIds().stream()
+                                .filter(names::containsKey)
+                                .collect(Collectors.toMap(id -> id, names::get, (a, b) -> a, LinkedHashMap::new))))
+                .toList();
+    }
+
+    private LicenseEntity find(String id, long expectedVersion) {
+        LicenseEntity license = find(id);
+        if (license.version() != expectedVersion) {
+            throw Fault.stale();
+        }
+        return license;
     }
 
     private LicenseEntity find(String id) {
-        return licenses.findById(id).orElseThrow(() -> Problem.notFound("license", id));
+        return licenses.findById(id).orElseThrow(() -> Fault.notFound("license", id));
     }
 }

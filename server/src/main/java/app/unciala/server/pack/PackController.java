@@ -1,17 +1,20 @@
 package app.unciala.server.pack;
 
-import app.unciala.server.http.Page;
+import app.unciala.server.http.Uploads;
+import app.unciala.server.listing.Page;
+import app.unciala.server.pack.PackService.Archive;
 import app.unciala.server.pack.PackService.PackView;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.net.URI;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.Resource;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -29,8 +32,11 @@ class PackController {
     }
 
     @GetMapping("/api/sites/{id}/packs")
-    Page<PackView> list(@PathVariable String id) {
-        return Page.of(packs.of(id), PackView::id, null, 100);
+    Page<PackView> list(
+            @PathVariable String id,
+            @RequestParam(required = false) @Nullable String cursor,
+            @RequestParam(defaultValue = "20") int limit) {
+        return packs.of(id, cursor, limit);
     }
 
     @GetMapping("/api/packs/{id}")
@@ -40,15 +46,9 @@ class PackController {
 
     @GetMapping("/api/packs/{id}.zip")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "application/zip"))
-    ResponseEntity<byte[]> archive(@PathVariable String id) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("application/zip"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("pack-" + id + ".zip")
-                                .build()
-                                .toString())
-                .body(packs.archive(id));
+    ResponseEntity<Resource> archive(@PathVariable String id) {
+        Archive archive = packs.archive(id);
+        return Uploads.download(MediaType.parseMediaType("application/zip"), archive.name())
+                .body(Uploads.from(archive.file()));
     }
 }

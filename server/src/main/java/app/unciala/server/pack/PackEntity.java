@@ -1,15 +1,18 @@
 package app.unciala.server.pack;
 
-import app.unciala.server.http.Json;
+import app.unciala.server.flag.AskedRow;
 import app.unciala.server.pack.PackService.Content;
-import app.unciala.server.pack.PackService.PackView;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
-/** A pack that was made; its archive is in the store. */
+/** A pack that was made; its archive is in the store, and beside it what was asked, held and allowed then. */
 @Entity
 @Table(name = "pack")
 class PackEntity {
@@ -21,7 +24,15 @@ class PackEntity {
     private String madeBy = "";
     private String sha256 = "";
     private long bytes;
-    private String contents = "";
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private List<Content> contents = List.of();
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable List<AskedRow> asked;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable List<String> domains;
 
     protected PackEntity() {}
 
@@ -32,17 +43,44 @@ class PackEntity {
         this.madeBy = madeBy;
     }
 
-    void keep(String archive, long size, List<Content> files) {
+    void keep(String archive, long size, List<Content> files, Basis basis) {
         sha256 = archive;
         bytes = size;
-        contents = Json.write(files);
+        contents = files;
+        asked = basis.asked();
+        domains = basis.domains();
+    }
+
+    String id() {
+        return id;
+    }
+
+    String siteId() {
+        return siteId;
     }
 
     String sha256() {
         return sha256;
     }
 
-    PackView toRecord() {
-        return new PackView(id, siteId, madeAt, madeBy, sha256, bytes, List.of(Json.read(contents, Content[].class)));
+    Instant madeAt() {
+        return madeAt;
+    }
+
+    String madeBy() {
+        return madeBy;
+    }
+
+    long bytes() {
+        return bytes;
+    }
+
+    List<Content> contents() {
+        return contents;
+    }
+
+    /** What it was made from; unknown for packs of earlier versions. */
+    Optional<Basis> basis() {
+        return asked == null || domains == null ? Optional.empty() : Optional.of(new Basis(domains, asked));
     }
 }

@@ -1,8 +1,11 @@
 package app.unciala.server.pack;
 
-import java.util.List;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.ScrollPosition;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface PackRepository extends JpaRepository<PackEntity, String> {
-    List<PackEntity> findBySiteIdOrderByMadeAtDesc(String siteId);
+    Window<PackEntity> findBySiteId(String siteId, ScrollPosition position, Sort sort, Limit limit);
 }

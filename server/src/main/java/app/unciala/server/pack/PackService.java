@@ -1,67 +1,95 @@
 package app.unciala.server.pack;
 
 import app.unciala.core.face.Slot;
-import app.unciala.core.flag.Crossing;
-import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
-import app.unciala.core.license.Decision;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackWriter;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.AskedRow;
+import app.unciala.server.flag.AskedRow.DomainVerdict;
+import app.unciala.server.flag.AskedRow.HeldView;
 import app.unciala.server.flag.FlagService;
+import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Ids;
-import app.unciala.server.http.Problem;
-import app.unciala.server.license.LicenseService;
+import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Ids;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.listing.Cursor;
+import app.unciala.server.listing.Page;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
+import jakarta.persistence.EntityManager;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Makes packs: for every face that is held and allowed, a WOFF2; what is refused or not stated stays out. */
 @Service
 public class PackService {
+    private static final Sort LATEST_FIRST = Sort.by(Sort.Order.desc("madeAt"), Sort.Order.asc("id"));
+
     private final PackRepository packs;
     private final SiteService sites;
     private final FlagService flags;
-    private final LicenseService licenses;
     private final FileStore store;
+    private final Links links;
     private final HistoryService history;
+    private final Actor actor;
+    private final Changes changes;
+    private final EntityManager entities;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
     PackService(
             PackRepository packs,
             SiteService sites,
             FlagService flags,
-            LicenseService licenses,
             FileStore store,
+            Links links,
             HistoryService history,
+            Actor actor,
+            Changes changes,
+            EntityManager entities,
+            TransactionTemplate transaction,
             Clock clock) {
         this.packs = packs;
         this.sites = sites;
         this.flags = flags;
-        this.licenses = licenses;
         this.store = store;
+        this.links = links;
         this.history = history;
+        this.actor = actor;
+        this.changes = changes;
+        this.entities = entities;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
     /** One file of a pack, or a face left out of it ({@code bytes} 0, with the reason as its path). */
     public record Content(String path, long bytes, boolean leftOut) {}
 
+    /** A pack; {@code changedSince} says, in sentences, why it is out of date, and is empty while it is not. */
     public record PackView(
             String id,
             String siteId,
@@ -69,124 +97,166 @@ public class PackService {
             String madeBy,
             String sha256,
             long bytes,
-            List<Content> contents) {}
+            List<Content> contents,
+            List<String> changedSince) {}
+
+    /** A pack's archive, and the name under which it is handed over. */
+    public record Archive(Path file, String name) {}
 
     private record FaceKey(String family, Slot slot) {}
 
-    @Transactional
+    /** What is made, outside of any transaction, before it is recorded. */
+    private record Made(Site site, Basis basis, String sha256, long bytes, List<Content> contents, int faces) {}
+
+    /** Makes a pack of what is held and allowed at this moment; when that changes meanwhile, it is made again. */
     public PackView make(String siteId) {
+        for (int tries = 0; tries < 3; tries++) {
+            Made made = write(siteId);
+            PackView pack = transaction.execute(status -> record(made));
+            if (pack != null) {
+                return pack;
+            }
+        }
+        throw Fault.conflict("The site or its licenses are being changed just now. Make the pack again.");
+    }
+
+    private Made write(String siteId) {
         Site site = sites.get(siteId);
+        Basis basis = basis(site);
+        if (basis.asked().isEmpty()) {
+            throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
+        }
         List<Content> contents = new ArrayList<>();
         Map<FaceKey, Face> faces = new LinkedHashMap<>();
-        List<Crossing> crossings = flags.crossings(siteId);
-        if (crossings.isEmpty()) {
-            throw Problem.invalid(site.name() + " asks for no faces yet. Choose them first.");
-        }
-        for (Crossing crossing : crossings) {
-            String name = crossing.familyName() + " " + crossing.ask().slot().label();
-            Verdict verdict = crossing.decisions().values().stream()
-                    .map(Decision::verdict)
-                    .reduce(Verdict.ALLOWED, Verdict::and);
-            if (!crossing.isHeld()) {
-                contents.add(new Content(name + ": not held", 0, true));
-            } else if (verdict != Verdict.ALLOWED || crossing.decisions().isEmpty()) {
-                contents.add(new Content(name + ": " + whyNot(crossing), 0, true));
+        for (AskedRow row : basis.asked()) {
+            Optional<HeldView> file = Basis.best(row);
+            if (file.isEmpty()) {
+                contents.add(new Content(Basis.name(row) + ": not held", 0, true));
+            } else if (row.verdict() != Verdict.ALLOWED || row.domains().isEmpty()) {
+                contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
             } else {
-                HeldFile file = best(crossing.held());
                 faces.computeIfAbsent(
-                        new FaceKey(crossing.familyName(), file.slot()),
-                        key -> new Face(key.family(), key.slot(), woff2(file), licenseLine(crossing)));
+                        new FaceKey(row.familyName(), file.get().slot().toSlot()),
+                        key -> new Face(key.family(), key.slot(), woff2(file.get()), licenseLine(row)));
             }
         }
         if (faces.isEmpty()) {
-            throw Problem.conflict("Nothing may go into a pack for " + site.name() + ": "
-                    + contents.stream()
-                            .map(Content::path)
-                            .distinct()
-                            .reduce((a, b) -> a + "; " + b)
-                            .orElse("") + ".");
+            throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
+                    + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
         }
-        Pack pack = PackWriter.write(request(site, crossings, faces));
+        Pack pack = PackWriter.write(request(site, basis.asked(), faces));
         byte[] archive = pack.zip();
         pack.entries().forEach(entry -> contents.add(new Content(entry.path(), entry.bytes().length, false)));
-        PackEntity made = new PackEntity(Ids.next(), siteId, clock.instant(), HistoryService.currentName());
-        made.keep(
-                store.put(archive), archive.length, contents.stream().distinct().toList());
-        packs.save(made);
-        history.record(
+        return new Made(
+                site,
+                basis,
+                store.put(archive),
+                archive.length,
+                contents.stream().distinct().toList(),
+                faces.size());
+    }
+
+    /** Records a pack, unless what it was made from has changed. */
+    private @Nullable PackView record(Made made) {
+        changes.begin();
+        Site site = sites.get(made.site().id());
+        if (site.version() != made.site().version() || !basis(site).equals(made.basis())) {
+            return null;
+        }
+        PackEntity pack = new PackEntity(Ids.next(), site.id(), clock.instant(), actor.name());
+        pack.keep(made.sha256(), made.bytes(), made.contents(), made.basis());
+        entities.persist(pack);
+        entities.flush();
+        links.ofPack(
+                pack.id(), made.basis().asked().stream().map(AskedRow::familyId).toList());
+        history.record(Deed.of(
                 "site",
-                siteId,
-                "Made a pack of " + faces.size() + (faces.size() == 1 ? " face" : " faces") + " for “" + site.name()
-                        + "”");
-        return made.toRecord();
+                site.id(),
+                site.name(),
+                "Made a pack of " + made.faces() + (made.faces() == 1 ? " face" : " faces") + " for “" + site.name()
+                        + "”"));
+        return view(pack, made.basis());
     }
 
     @Transactional(readOnly = true)
-    public List<PackView> of(String siteId) {
-        sites.get(siteId);
-        return packs.findBySiteIdOrderByMadeAtDesc(siteId).stream()
-                .map(PackEntity::toRecord)
-                .toList();
+    public Page<PackView> of(String siteId, @Nullable String cursor, int limit) {
+        Basis now = basis(sites.get(siteId));
+        Window<PackEntity> window = packs.findBySiteId(
+                siteId,
+                Cursor.read(cursor, Cursor.keys(LATEST_FIRST, Instant.EPOCH, "")),
+                LATEST_FIRST,
+                Cursor.limit(limit));
+        return Page.of(window, pack -> view(pack, now));
     }
 
     @Transactional(readOnly = true)
     public PackView get(String id) {
-        return find(id).toRecord();
+        PackEntity pack = find(id);
+        return view(pack, basis(sites.get(pack.siteId())));
     }
 
     @Transactional(readOnly = true)
-    public byte[] archive(String id) {
-        return store.get(find(id).sha256());
+    public Archive archive(String id) {
+        PackEntity pack = find(id);
+        String site = sites.get(pack.siteId())
+                .name()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{N}]+", "-")
+                .replaceAll("^-+|-+$", "");
+        String day = LocalDate.ofInstant(pack.madeAt(), clock.getZone()).toString();
+        return new Archive(store.file(pack.sha256()), (site.isEmpty() ? "site" : site) + "-type-" + day + ".zip");
     }
 
-    private PackRequest request(Site site, List<Crossing> crossings, Map<FaceKey, Face> faces) {
+    private Basis basis(Site site) {
+        return new Basis(site.domains(), flags.comparison(site.id()));
+    }
+
+    private static PackView view(PackEntity pack, Basis now) {
+        return new PackView(
+                pack.id(),
+                pack.siteId(),
+                pack.madeAt(),
+                pack.madeBy(),
+                pack.sha256(),
+                pack.bytes(),
+                pack.contents(),
+                pack.basis()
+                        .map(before -> before.changedTo(now))
+                        .orElse(List.of(
+                                "It was made by an earlier version, which did not keep what it was made from.")));
+    }
+
+    private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
         List<PackRequest.Role> roles = new ArrayList<>();
         for (SiteService.Role role : site.roles()) {
-            crossings.stream()
-                    .filter(crossing -> crossing.ask().role() == role.role())
-                    .filter(crossing -> faces.keySet().stream()
-                            .anyMatch(key -> key.family().equals(crossing.familyName())
-                                    && key.slot().serves(crossing.ask().slot())))
+            rows.stream()
+                    .filter(row -> row.role() == role.role())
+                    .filter(row -> faces.keySet().stream()
+                            .anyMatch(key -> key.family().equals(row.familyName())
+                                    && key.slot().standsFor(row.slot().toSlot())))
                     .findFirst()
-                    .ifPresent(crossing -> roles.add(new PackRequest.Role(
-                            role.role(), crossing.familyName(), crossing.ask().slot(), role.generic())));
+                    .ifPresent(row -> roles.add(new PackRequest.Role(
+                            role.role(), row.familyName(), row.slot().toSlot(), role.generic())));
         }
         return new PackRequest(site.name(), site.domains(), LocalDate.now(clock), roles, List.copyOf(faces.values()));
     }
 
-    /** The vendor's own WOFF2 first, then one made here, then any file to make it from. */
-    private static HeldFile best(List<HeldFile> held) {
-        return held.stream()
-                .min(Comparator.comparing((HeldFile file) -> file.format() != FontFormat.WOFF2)
-                        .thenComparing(HeldFile::madeHere))
-                .orElseThrow();
-    }
-
-    private byte[] woff2(HeldFile file) {
+    private byte[] woff2(HeldView file) {
         byte[] bytes = store.get(file.sha256());
-        return file.format() == FontFormat.WOFF2
+        return file.format().equals(FontFormat.WOFF2.key())
                 ? bytes
                 : FontWriter.write(FontReader.read(bytes).faces().get(0), FontFormat.WOFF2);
     }
 
-    private static String whyNot(Crossing crossing) {
-        return crossing.decisions().values().stream()
-                .flatMap(decision -> decision.against().stream())
-                .map(Decision.Reason::text)
-                .findFirst()
-                .orElse("the site has no domain to decide on");
-    }
-
-    private String licenseLine(Crossing crossing) {
-        return crossing.decisions().values().stream()
-                .flatMap(decision -> decision.licenseId().stream())
+    private static String licenseLine(AskedRow row) {
+        return row.domains().stream()
+                .map(DomainVerdict::licenseName)
+                .filter(name -> !name.isEmpty())
                 .distinct()
-                .map(id -> licenses.get(id).terms().name())
-                .reduce((a, b) -> a + ", " + b)
-                .orElse("");
+                .collect(Collectors.joining(", "));
     }
 
     private PackEntity find(String id) {
-        return packs.findById(id).orElseThrow(() -> Problem.notFound("pack", id));
+        return packs.findById(id).orElseThrow(() -> Fault.notFound("pack", id));
     }
 }

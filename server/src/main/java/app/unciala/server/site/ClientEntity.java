@@ -4,10 +4,14 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
+import org.hibernate.annotations.SQLRestriction;
+import org.jspecify.annotations.Nullable;
 
 /** A client of the agency. */
 @Entity
 @Table(name = "client")
+@SQLRestriction("deleted_at is null")
 class ClientEntity {
     @Id
     private String id = "";
@@ -16,6 +20,7 @@ class ClientEntity {
     private long version;
 
     private String name = "";
+    private @Nullable Instant deletedAt;
 
     protected ClientEntity() {}
 
@@ -28,8 +33,16 @@ class ClientEntity {
         name = newName;
     }
 
+    void delete(Instant at) {
+        deletedAt = at;
+    }
+
     ClientService.Client toRecord() {
         return new ClientService.Client(id, version, name);
+    }
+
+    String id() {
+        return id;
     }
 
     String name() {

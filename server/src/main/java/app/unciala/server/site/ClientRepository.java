@@ -1,8 +1,14 @@
 package app.unciala.server.site;
 
-import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.ScrollPosition;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ClientRepository extends JpaRepository<ClientEntity, String> {
-    List<ClientEntity> findAllByOrderByName();
+    Window<ClientEntity> findAllBy(ScrollPosition position, Sort sort, Limit limit);
+
+    Optional<ClientEntity> findFirstByNameIgnoreCase(String name);
 }

@@ -1,31 +1,59 @@
 package app.unciala.server.site;
 
+import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Ids;
-import app.unciala.server.http.Problem;
-import app.unciala.server.http.Versions;
+import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.history.Reversal;
+import app.unciala.server.history.Reverser;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Ids;
+import app.unciala.server.listing.Cursor;
+import app.unciala.server.listing.Page;
+import java.time.Clock;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Sort;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The agency's clients. */
 @Service
-public class ClientService {
-    private final ClientRepository clients;
-    private final HistoryService history;
+public class ClientService implements Reverser {
+    private static final Sort BY_NAME = Sort.by("name", "id");
+    private static final String DELETED = "client deleted";
 
-    ClientService(ClientRepository clients, HistoryService history) {
+    private final ClientRepository clients;
+    private final SiteRepository sites;
+    private final HistoryService history;
+    private final Changes changes;
+    private final JdbcClient database;
+    private final Clock clock;
+
+    ClientService(
+            ClientRepository clients,
+            SiteRepository sites,
+            HistoryService history,
+            Changes changes,
+            JdbcClient database,
+            Clock clock) {
         this.clients = clients;
+        this.sites = sites;
         this.history = history;
+        this.changes = changes;
+        this.database = database;
+        this.clock = clock;
     }
 
     public record Client(String id, long version, String name) {}
 
     @Transactional(readOnly = true)
-    public List<Client> all() {
-        return clients.findAllByOrderByName().stream()
-                .map(ClientEntity::toRecord)
-                .toList();
+    public Page<Client> list(@Nullable String cursor, int limit) {
+        return Page.of(
+                clients.findAllBy(Cursor.read(cursor, Cursor.keys(BY_NAME, "", "")), BY_NAME, Cursor.limit(limit)),
+                ClientEntity::toRecord);
     }
 
     @Transactional(readOnly = true)
@@ -35,27 +63,75 @@ public class ClientService {
 
     @Transactional
     public Client create(String name) {
-        ClientEntity client = clients.saveAndFlush(new ClientEntity(Ids.next(), checked(name)));
-        history.record("client", client.toRecord().id(), "Added client “" + client.name() + "”");
+        changes.begin();
+        ClientEntity client = clients.saveAndFlush(new ClientEntity(Ids.next(), name.strip()));
+        history.record(Deed.of("client", client.id(), client.name(), "Added client “" + client.name() + "”")
+                .changing(Map.of(), Map.of("name", client.name())));
         return client.toRecord();
     }
 
     @Transactional
     public Client rename(String id, long expectedVersion, String name) {
-        ClientEntity client = find(id);
-        Versions.check(expectedVersion, client.version());
-        client.rename(checked(name));
-        return clients.saveAndFlush(client).toRecord();
+        changes.begin();
+        ClientEntity client = find(id, expectedVersion);
+        String before = client.name();
+        client.rename(name.strip());
+        clients.saveAndFlush(client);
+        history.record(Deed.of("client", id, client.name(), "Renamed client “" + before + "” to “" + name.strip() + "”")
+                .changing(Map.of("name", before), Map.of("name", client.name())));
+        return client.toRecord();
     }
 
-    private static String checked(String name) {
-        if (name == null || name.isBlank() || name.length() > 300) {
-            throw Problem.invalid("A client’s name has between 1 and 300 characters.");
+    /** The names of the sites a client has, which stand against deleting it. */
+    @Transactional(readOnly = true)
+    public List<String> sitesOf(String id) {
+        return sites.findByClientIdOrderByName(find(id).id()).stream()
+                .map(SiteEntity::name)
+                .toList();
+    }
+
+    /** Deletes a client without sites; gives the entry of the history by which it is taken back. */
+    @Transactional
+    public String delete(String id, long expectedVersion) {
+        changes.begin();
+        ClientEntity client = find(id, expectedVersion);
+        List<String> own = sitesOf(id);
+        if (!own.isEmpty()) {
+            throw Fault.conflict(client.name() + " still has " + String.join(", ", own)
+                    + ". Delete its sites, or give them to another client, first.");
         }
-        return name.strip();
+        client.delete(clock.instant());
+        return history.record(Deed.of("client", id, client.name(), "Deleted client “" + client.name() + "”")
+                .changing(Map.of("name", client.name()), Map.of())
+                .undoneBy(new Reversal(DELETED, List.of(id))));
+    }
+
+    @Override
+    public boolean reverses(String kind) {
+        return kind.equals(DELETED);
+    }
+
+    @Override
+    public void reverse(Reversal reversal) {
+        database.sql("update client set deleted_at = null where id = :id")
+                .param("id", reversal.ids().get(0))
+                .update();
+    }
+
+    /** Clients by id, for lists of their sites. */
+    Map<String, ClientEntity> byId(List<String> ids) {
+        return clients.findAllById(ids).stream().collect(Collectors.toMap(ClientEntity::id, client -> client));
+    }
+
+    private ClientEntity find(String id, long expectedVersion) {
+        ClientEntity client = find(id);
+        if (client.version() != expectedVersion) {
+            throw Fault.stale();
+        }
+        return client;
     }
 
     private ClientEntity find(String id) {
-        return clients.findById(id).orElseThrow(() -> Problem.notFound("client", id));
+        return clients.findById(id).orElseThrow(() -> Fault.notFound("client", id));
     }
 }

@@ -1,13 +1,16 @@
 package app.unciala.server.site;
 
-import app.unciala.server.http.Page;
+import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Versions;
+import app.unciala.server.listing.Page;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.site.SiteService.SiteDraft;
+import jakarta.validation.Valid;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,12 +32,14 @@ class SiteController {
 
     @GetMapping
     Page<Site> list(
-            @RequestParam(required = false) @Nullable String cursor, @RequestParam(defaultValue = "200") int limit) {
-        return Page.of(sites.all(), Site::id, cursor, limit);
+            @RequestParam(required = false) @Nullable String name,
+            @RequestParam(required = false) @Nullable String cursor,
+            @RequestParam(defaultValue = "200") int limit) {
+        return sites.list(name, cursor, limit);
     }
 
     @PostMapping
-    ResponseEntity<Site> create(@RequestBody SiteDraft draft) {
+    ResponseEntity<Site> create(@Valid @RequestBody SiteDraft draft) {
         Site site = sites.create(draft);
         return Versions.tagged(HttpStatus.CREATED, site.version(), site);
     }
@@ -49,8 +54,15 @@ class SiteController {
     ResponseEntity<Site> update(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
-            @RequestBody SiteDraft draft) {
+            @Valid @RequestBody SiteDraft draft) {
         Site site = sites.update(id, Versions.expected(ifMatch), draft);
         return Versions.tagged(site.version(), site);
+    }
+
+    @DeleteMapping("/{id}")
+    Undoable delete(
+            @PathVariable String id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return new Undoable(sites.delete(id, Versions.expected(ifMatch)));
     }
 }

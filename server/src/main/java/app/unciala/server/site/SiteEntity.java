@@ -1,15 +1,24 @@
 package app.unciala.server.site;
 
-import app.unciala.server.http.Json;
 import app.unciala.server.site.SiteService.Details;
+import app.unciala.server.site.SiteService.Role;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.SQLRestriction;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A client's site; domains and roles are kept together as JSON. */
 @Entity
 @Table(name = "site")
+@SQLRestriction("deleted_at is null")
 class SiteEntity {
     @Id
     private String id = "";
@@ -19,7 +28,12 @@ class SiteEntity {
 
     private String clientId = "";
     private String name = "";
-    private String details = "";
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Details details = new Details(List.of(), List.of());
+
+    private String searchText = "";
+    private @Nullable Instant deletedAt;
 
     protected SiteEntity() {}
 
@@ -27,10 +41,16 @@ class SiteEntity {
         this.id = id;
     }
 
-    void edit(String newClientId, String newName, Details newDetails) {
+    /** {@code newSearchText} is what the site is found by, in small letters. */
+    void edit(String newClientId, String newName, Details newDetails, String newSearchText) {
         clientId = newClientId;
         name = newName;
-        details = Json.write(newDetails);
+        details = newDetails;
+        searchText = newSearchText;
+    }
+
+    void delete(Instant at) {
+        deletedAt = at;
     }
 
     String id() {
@@ -50,6 +70,13 @@ class SiteEntity {
     }
 
     Details details() {
-        return Json.read(details, Details.class);
+        return details;
+    }
+
+    /** The families that the site's text roles are set in. */
+    Set<String> familyIds() {
+        Set<String> ids = new TreeSet<>();
+        details.roles().stream().map(Role::familyId).forEach(ids::add);
+        return ids;
     }
 }

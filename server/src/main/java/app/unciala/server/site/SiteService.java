@@ -4,40 +4,93 @@ import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.face.Slot;
+import app.unciala.core.flag.Scope;
+import app.unciala.core.flag.Snapshot;
+import app.unciala.core.flag.Snapshot.Ask;
+import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Ids;
-import app.unciala.server.http.Problem;
-import app.unciala.server.http.SlotView;
-import app.unciala.server.http.Versions;
+import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.history.Reversal;
+import app.unciala.server.history.Reverser;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Ids;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.listing.Cursor;
+import app.unciala.server.listing.Page;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.KeysetScrollPosition;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.domain.Window;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Sites with their domains, and the faces that their text roles ask for. */
 @Service
-public class SiteService {
+public class SiteService implements Reverser {
+    private static final Sort BY_NAME = Sort.by("name", "id");
+    private static final String DELETED = "site deleted";
+
     private final SiteRepository sites;
     private final ClientService clients;
+    private final Links links;
     private final HistoryService history;
+    private final Changes changes;
+    private final JdbcClient database;
+    private final Clock clock;
 
-    SiteService(SiteRepository sites, ClientService clients, HistoryService history) {
+    SiteService(
+            SiteRepository sites,
+            ClientService clients,
+            Links links,
+            HistoryService history,
+            Changes changes,
+            JdbcClient database,
+            Clock clock) {
         this.sites = sites;
         this.clients = clients;
+        this.links = links;
         this.history = history;
+        this.changes = changes;
+        this.database = database;
+        this.clock = clock;
     }
 
     /** A text role set in a family; the first face is the one that plain text of the role uses. */
-    public record Role(TextRole role, String familyId, GenericFamily generic, List<SlotView> faces) {
+    public record Role(
+            @NotNull(message = "A text role needs its name.")
+            TextRole role,
+
+            @NotBlank(message = "A text role needs a family.")
+            @Size(max = 20, message = "A family’s id has at most 20 characters.")
+            String familyId,
+
+            GenericFamily generic,
+
+            @Size(max = 200, message = "A role asks for at most 200 faces.")
+            List<@NotNull(message = "A face is a slot.") SlotView> faces) {
         public Role {
-            if (role == null || familyId == null || familyId.isBlank()) {
-                throw Problem.invalid("A text role needs its name and a family.");
-            }
             generic = generic == null ? GenericFamily.SANS_SERIF : generic;
-            faces = faces == null ? List.of() : List.copyOf(faces);
+            faces = faces == null ? List.of() : Collections.unmodifiableList(new ArrayList<>(faces));
         }
     }
 
@@ -46,11 +99,24 @@ public class SiteService {
 
     /** What a person enters of a site. */
     public record SiteDraft(
+            @NotBlank(message = "A site belongs to a client.")
+            @Size(max = 20, message = "A client’s id has at most 20 characters.")
             String clientId,
-            String name,
-            @Nullable List<String> domains,
-            @Nullable List<Role> roles) {}
 
+            @NotBlank(message = "A site’s name has between 1 and 300 characters.")
+            @Size(max = 300, message = "A site’s name has between 1 and 300 characters.")
+            String name,
+
+            @Schema(types = {"array", "null"}) @Size(max = 200, message = "A site has at most 200 domains.") @Nullable
+            List<
+                            @NotNull(message = "A domain is a text.")
+                            @Size(max = 300, message = "A domain has at most 300 characters.") String>
+                    domains,
+
+            @Schema(types = {"array", "null"}) @Size(max = 50, message = "A site has at most 50 roles.") @Nullable
+            List<@NotNull(message = "A role is an object.") @Valid Role> roles) {}
+
+    /** {@code familyNames} names the families of the roles by id. */
     public record Site(
             String id,
             long version,
@@ -58,11 +124,30 @@ public class SiteService {
             String clientName,
             String name,
             List<String> domains,
-            List<Role> roles) {}
+            List<Role> roles,
+            Map<String, String> familyNames) {
+        /** The site as the core compares it. */
+        public Snapshot.Site toSnapshot() {
+            return new Snapshot.Site(
+                    id,
+                    name,
+                    domains.stream().map(DomainName::new).toList(),
+                    roles.stream()
+                            .flatMap(role -> role.faces().stream()
+                                    .map(face -> new Ask(role.role(), role.familyId(), face.toSlot())))
+                            .toList());
+        }
+    }
 
+    /** The sites by name, those that have the words in their name, client or domains. */
     @Transactional(readOnly = true)
-    public List<Site> all() {
-        return sites.findAllByOrderByName().stream().map(this::toRecord).toList();
+    public Page<Site> list(@Nullable String words, @Nullable String cursor, int limit) {
+        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(BY_NAME, "", ""));
+        Window<SiteEntity> window = words == null || words.isBlank()
+                ? sites.findAllBy(position, BY_NAME, Cursor.limit(limit))
+                : sites.findBySearchTextContaining(
+                        words.strip().toLowerCase(Locale.ROOT), position, BY_NAME, Cursor.limit(limit));
+        return Page.of(window, toRecords(window.getContent()));
     }
 
     @Transactional(readOnly = true)
@@ -70,49 +155,116 @@ public class SiteService {
         return toRecord(find(id));
     }
 
+    /** The sites with these ids, by name; those that do not exist are left out. */
+    @Transactional(readOnly = true)
+    public List<Site> withIds(Collection<String> ids) {
+        return toRecords(sites.findByIdInOrderByNameAscIdAsc(ids));
+    }
+
+    /** All sites, for a full comparison. */
+    @Transactional(readOnly = true)
+    public List<Site> all() {
+        return toRecords(sites.findAll());
+    }
+
+    /** The sites with a text role set in any of the families. */
+    @Transactional(readOnly = true)
+    public List<Site> asking(Collection<String> familyIds) {
+        return withIds(links.sitesAsking(familyIds));
+    }
+
     @Transactional
     public Site create(SiteDraft draft) {
+        changes.begin();
         SiteEntity site = new SiteEntity(Ids.next());
         edit(site, draft);
-        history.record("site", site.id(), "Added site “" + site.name() + "”");
-        return toRecord(site);
+        Site made = toRecord(site);
+        history.record(Deed.of("site", site.id(), site.name(), "Added site “" + site.name() + "”")
+                .changing(Map.of(), described(made)));
+        changes.touched(Scope.ofSite(site.id(), site.familyIds()));
+        return made;
     }
 
     @Transactional
     public Site update(String id, long expectedVersion, SiteDraft draft) {
-        SiteEntity site = find(id);
-        Versions.check(expectedVersion, site.version());
+        changes.begin();
+        SiteEntity site = find(id, expectedVersion);
+        Map<String, String> before = described(toRecord(site));
+        Set<String> families = new TreeSet<>(site.familyIds());
         edit(site, draft);
-        history.record("site", id, "Changed site “" + site.name() + "”");
-        return toRecord(site);
+        families.addAll(site.familyIds());
+        Site edited = toRecord(site);
+        history.record(Deed.of("site", id, site.name(), "Changed site “" + site.name() + "”")
+                .changing(before, described(edited)));
+        changes.touched(Scope.ofSite(id, families));
+        return edited;
+    }
+
+    /** Deletes a site; gives the entry of the history by which it is taken back. */
+    @Transactional
+    public String delete(String id, long expectedVersion) {
+        changes.begin();
+        SiteEntity site = find(id, expectedVersion);
+        Map<String, String> before = described(toRecord(site));
+        site.delete(clock.instant());
+        sites.saveAndFlush(site);
+        changes.touched(Scope.ofSite(id, site.familyIds()));
+        return history.record(Deed.of("site", id, site.name(), "Deleted site “" + site.name() + "”")
+                .changing(before, Map.of())
+                .undoneBy(new Reversal(DELETED, List.of(id))));
+    }
+
+    @Override
+    public boolean reverses(String kind) {
+        return kind.equals(DELETED);
+    }
+
+    @Override
+    public void reverse(Reversal reversal) {
+        String id = reversal.ids().get(0);
+        database.sql("update site set deleted_at = null where id = :id")
+                .param("id", id)
+                .update();
+        SiteEntity site = find(id);
+        clients.get(site.clientId());
+        links.mustExist("familyId", site.familyIds());
+        changes.touched(Scope.ofSite(id, site.familyIds()));
     }
 
     /** The names of the sites that ask for a face of this slot. */
     @Transactional(readOnly = true)
     public List<String> askingFor(String familyId, Slot slot) {
-        return all().stream()
+        return asking(Set.of(familyId)).stream()
                 .filter(site -> site.roles().stream()
                         .filter(role -> role.familyId().equals(familyId))
                         .flatMap(role -> role.faces().stream())
-                        .anyMatch(face -> slot.serves(face.toSlot())))
+                        .anyMatch(face -> slot.standsFor(face.toSlot())))
                 .map(Site::name)
                 .toList();
     }
 
     private void edit(SiteEntity site, SiteDraft draft) {
-        if (draft.name() == null || draft.name().isBlank() || draft.name().length() > 300) {
-            throw Problem.invalid("A site’s name has between 1 and 300 characters.");
-        }
-        if (draft.clientId() == null) {
-            throw Problem.invalid("A site belongs to a client.");
-        }
-        clients.get(draft.clientId());
-        List<Role> roles = draft.roles() == null ? List.of() : draft.roles();
+        String clientName = clients.get(draft.clientId()).name();
+        List<Role> roles = roles(draft);
+        links.mustExist("roles", roles.stream().map(Role::familyId).toList());
+        List<String> domains = domains(draft);
+        String searchText = Stream.concat(
+                        Stream.of(draft.name().strip(), clientName),
+                        domains.stream().flatMap(domain -> Stream.of(domain, new DomainName(domain).display())))
+                .distinct()
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
+        site.edit(draft.clientId(), draft.name().strip(), new Details(domains, roles), searchText);
+        sites.saveAndFlush(site);
+        links.ofSite(site.id(), site.familyIds());
+    }
+
+    private static List<Role> roles(SiteDraft draft) {
         Set<TextRole> seen = EnumSet.noneOf(TextRole.class);
         List<Role> checked = new ArrayList<>();
-        for (Role role : roles) {
+        for (Role role : draft.roles() == null ? List.<Role>of() : draft.roles()) {
             if (!seen.add(role.role())) {
-                throw Problem.invalid("The role “" + role.role().label() + "” is set twice.");
+                throw Fault.invalid("roles", "The role “" + role.role().label() + "” is set twice.");
             }
             List<SlotView> faces = role.faces().stream()
                     .map(face -> SlotView.of(face.toSlot()))
@@ -121,8 +273,7 @@ public class SiteService {
             checked.add(new Role(role.role(), role.familyId(), role.generic(), faces));
         }
         checked.sort((a, b) -> a.role().compareTo(b.role()));
-        site.edit(draft.clientId(), draft.name().strip(), new Details(domains(draft), checked));
-        sites.saveAndFlush(site);
+        return checked;
     }
 
     private static List<String> domains(SiteDraft draft) {
@@ -135,25 +286,63 @@ public class SiteService {
                     domains.add(ascii);
                 }
             } catch (IllegalArgumentException e) {
-                throw Problem.invalid(e.getMessage() + ".");
+                throw Fault.invalid("domains", e.getMessage() + ".");
             }
         }
         return domains;
     }
 
+    private static Map<String, String> described(Site site) {
+        Map<String, String> words = new LinkedHashMap<>();
+        words.put("name", site.name());
+        words.put("client", site.clientName());
+        words.put("domains", String.join(", ", site.domains()));
+        site.roles()
+                .forEach(role -> words.put(
+                        role.role().label(),
+                        site.familyNames().getOrDefault(role.familyId(), role.familyId()) + " "
+                                + role.faces().stream().map(SlotView::label).collect(Collectors.joining(", "))
+                                + ", "
+                                + role.generic().name().toLowerCase(Locale.ROOT).replace('_', '-')));
+        return words;
+    }
+
     private Site toRecord(SiteEntity site) {
-        SiteService.Details details = site.details();
-        return new Site(
-                site.id(),
-                site.version(),
-                site.clientId(),
-                clients.get(site.clientId()).name(),
-                site.name(),
-                details.domains(),
-                details.roles());
+        return toRecords(List.of(site)).get(0);
+    }
+
+    /** With two more queries, for the names of all their clients and families. */
+    private List<Site> toRecords(List<SiteEntity> entities) {
+        Map<String, ClientEntity> byId = clients.byId(
+                entities.stream().map(SiteEntity::clientId).distinct().toList());
+        Map<String, String> names = links.familyNames(
+                entities.stream().flatMap(site -> site.familyIds().stream()).toList());
+        return entities.stream()
+                .map(site -> new Site(
+                        site.id(),
+                        site.version(),
+                        site.clientId(),
+                        byId.containsKey(site.clientId())
+                                ? byId.get(site.clientId()).name()
+                                : "",
+                        site.name(),
+                        site.details().domains(),
+                        site.details().roles(),
+                        site.familyIds().stream()
+                                .filter(names::containsKey)
+                                .collect(Collectors.toMap(id -> id, names::get, (a, b) -> a, LinkedHashMap::new))))
+                .toList();
+    }
+
+    private SiteEntity find(String id, long expectedVersion) {
+        SiteEntity site = find(id);
+        if (site.version() != expectedVersion) {
+            throw Fault.stale();
+        }
+        return site;
     }
 
     private SiteEntity find(String id) {
-        return sites.findById(id).orElseThrow(() -> Problem.notFound("site", id));
+        return sites.findById(id).orElseThrow(() -> Fault.notFound("site", id));
     }
 }

@@ -1,5 +1,7 @@
 package app.unciala.server.storage;
 
+import app.unciala.server.fault.Fault;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -11,7 +13,7 @@ import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** Files under review, in one folder for each intake, until they are accepted or thrown away. */
+/** Files under review, in one folder for each intake, until some time after they are accepted or thrown away. */
 @Component
 public class StagingArea {
     private final Path folder;
@@ -20,12 +22,13 @@ public class StagingArea {
         folder = data.resolve("staging");
     }
 
-    /** Keeps an upload as it came; {@code number} is its place in the drop. */
-    public void putUpload(String intake, int number, InputStream bytes) {
+    /** Keeps an upload as it came, and returns its size; {@code number} is its place in the drop. */
+    public long putUpload(String intake, int number, InputStream bytes) {
         try {
             Path target = upload(intake, number);
-            Files.createDirectories(target.getParent());
-            Files.copy(bytes, target);
+            Durable.Written written = Durable.writeTemporary(target.getParent(), bytes);
+            Durable.move(written.file(), target);
+            return written.bytes();
         } catch (IOException e) {
             throw new UncheckedIOException("cannot keep an upload", e);
         }
@@ -39,13 +42,45 @@ public class StagingArea {
     public void put(String intake, String sha256, byte[] bytes) {
         Path target = folder.resolve(intake).resolve(sha256);
         if (!Files.exists(target)) {
-            FileStore.write(target, bytes);
+            try {
+                Durable.move(
+                        Durable.writeTemporary(target.getParent(), new ByteArrayInputStream(bytes))
+                                .file(),
+                        target);
+            } catch (IOException e) {
+                throw new UncheckedIOException("cannot keep a file of an intake", e);
+            }
         }
+    }
+
+    public boolean has(String intake, String sha256) {
+        return Files.exists(folder.resolve(intake).resolve(sha256));
+    }
+
+    /** Where a kept file is. */
+    public Path file(String intake, String sha256) {
+        Path file = folder.resolve(intake).resolve(sha256);
+        if (!Files.exists(file)) {
+            throw Fault.notFound("kept file", sha256);
+        }
+        return file;
     }
 
     public byte[] get(String intake, String sha256) {
         try {
-            return Files.readAllBytes(folder.resolve(intake).resolve(sha256));
+            return Files.readAllBytes(file(intake, sha256));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The intakes that have files here. */
+    public List<String> intakes() {
+        if (!Files.exists(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> own = Files.list(folder)) {
+            return own.map(path -> path.getFileName().toString()).sorted().toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -2,36 +2,68 @@ package app.unciala.server.family;
 
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.contains;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
-import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.license.Clause;
+import app.unciala.core.license.LicenseKind;
 import app.unciala.server.family.FaceFileEntity.NewFile;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Problem;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Covered;
+import app.unciala.server.license.LicenseService.LicenseDraft;
+import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.storage.FileStore;
+import app.unciala.server.storage.StoredFiles;
 import app.unciala.server.testing.Samples;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.support.TransactionCallback;
+import org.springframework.transaction.support.TransactionTemplate;
 
 class FamilyServiceTest {
     private final FamilyRepository families = mock();
     private final FaceFileRepository files = mock();
     private final SiteService sites = mock();
+    private final LicenseService licenses = mock();
+    private final Links links = mock();
     private final HistoryService history = mock();
-    private final FamilyService service =
-            new FamilyService(families, files, mock(FileStore.class), sites, history, Clock.systemUTC());
+    private final FileStore store = mock();
+    private final TransactionTemplate transaction = mock();
+    private final FamilyService service = new FamilyService(
+            families,
+            files,
+            store,
+            mock(StoredFiles.class),
+            sites,
+            licenses,
+            links,
+            history,
+            mock(Actor.class),
+            mock(Changes.class),
+            mock(EntityManager.class),
+            mock(JdbcClient.class),
+            transaction,
+            Clock.systemUTC());
 
     private final FamilyEntity family = new FamilyEntity("f", "Wendlow", Instant.EPOCH);
     private final FaceFileEntity only = file("one");
@@ -41,38 +73,70 @@ class FamilyServiceTest {
         when(families.findById("f")).thenReturn(Optional.of(family));
         when(files.findById("one")).thenReturn(Optional.of(only));
         when(files.findByFamilyId("f")).thenReturn(List.of(only));
+        when(transaction.execute(any()))
+                .thenAnswer(call -> call.<TransactionCallback<?>>getArgument(0).doInTransaction(null));
     }
 
     @Test
     void theOnlyFileOfAnAskedFaceStays() {
         when(sites.askingFor(eq("f"), any())).thenReturn(List.of("Fernway"));
-        assertThatThrownBy(() -> service.remove("f", "one"))
-                .isInstanceOf(Problem.class)
+        assertThatThrownBy(() -> service.remove("f", "one", 0))
+                .isInstanceOf(Fault.class)
                 .hasMessageContaining("Fernway asks");
-        verify(files, never()).delete(any());
     }
 
     @Test
     void anAskedFaceMayLoseAFileWhenAnotherStays() {
         when(sites.askingFor(eq("f"), any())).thenReturn(List.of("Fernway"));
         when(files.findByFamilyId("f")).thenReturn(List.of(only, file("two")));
-        service.remove("f", "one");
-        verify(files).delete(only);
-        verify(families, never()).delete(any());
-        verify(history).record(eq("family"), eq("f"), contains("Removed"));
+        service.remove("f", "one", 0);
+        verify(history)
+                .record(argThat(deed ->
+                        deed.text().startsWith("Removed") && deed.reversal().isPresent()));
     }
 
     @Test
-    void aFamilyLeftEmptyGoes() {
-        service.remove("f", "one");
-        verify(families).delete(family);
+    void anOldVersionIsNotEdited() {
+        assertThatThrownBy(() -> service.remove("f", "one", 3))
+                .isInstanceOf(Fault.class)
+                .hasMessageContaining("Someone changed this");
     }
 
     @Test
     void aFileOfAnotherFamilyIsNotFound() {
-        assertThatThrownBy(() -> service.remove("g", "one"))
-                .isInstanceOf(Problem.class)
+        when(families.findById("g")).thenReturn(Optional.of(new FamilyEntity("g", "Other", Instant.EPOCH)));
+        assertThatThrownBy(() -> service.remove("g", "one", 0))
+                .isInstanceOf(Fault.class)
                 .hasMessageContaining("one");
+    }
+
+    @Test
+    void nothingIsConvertedAgainstALicense() {
+        LicenseDraft terms = new LicenseDraft(
+                "The license",
+                LicenseKind.PER_DOMAIN,
+                "",
+                List.of(new Covered("f", List.of())),
+                Clause.GRANTED,
+                Clause.REFUSED,
+                null,
+                null,
+                true,
+                null,
+                true,
+                null,
+                null,
+                null,
+                null,
+                null,
+                "",
+                "",
+                "");
+        when(licenses.covering(any())).thenReturn(List.of(new Recorded("l", 0, terms, List.of(), Map.of())));
+        assertThatThrownBy(() -> service.makeWoff2("f", "one"))
+                .isInstanceOf(Fault.class)
+                .hasMessageContaining("The license: converting to other formats is refused");
+        verify(store, org.mockito.Mockito.never()).get(anyString());
     }
 
     private static FaceFileEntity file(String id) {
@@ -84,7 +148,7 @@ class FamilyServiceTest {
                 bytes.length,
                 FontFormat.TTF,
                 report.identity().slot(),
-                report,
+                FileFacts.of(report),
                 null);
         return new FaceFileEntity(id, "f", file, Instant.EPOCH, "admin");
     }

@@ -21,6 +21,7 @@ class ArchiveReaderTest {
 
     private final List<String> files = new ArrayList<>();
     private final List<String> refused = new ArrayList<>();
+    private long progress;
     private final ArchiveReader reader = new ArchiveReader(new ArchiveReader.Sink() {
         @Override
         public void file(String path, byte[] bytes) {
@@ -30,6 +31,11 @@ class ArchiveReaderTest {
         @Override
         public void refused(String path, long bytes, String reason) {
             refused.add(path + " " + reason);
+        }
+
+        @Override
+        public void progress(long bytes) {
+            progress = bytes;
         }
     });
 

@@ -7,15 +7,15 @@ import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
-import app.unciala.server.family.FamilyService.Family;
-import app.unciala.server.family.FamilyService.File;
-import app.unciala.server.http.SlotView;
+import app.unciala.server.family.FamilyService.Place;
+import app.unciala.server.intake.Verdicts.Judgeable;
 import app.unciala.server.intake.Verdicts.Judged;
 import app.unciala.server.intake.Verdicts.Verdict;
+import app.unciala.server.inventory.SlotColumns;
+import app.unciala.server.inventory.Texts;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.testing.Samples;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -28,35 +28,35 @@ class VerdictsTest {
     @Test
     void anEmptyInventoryMakesEveryFaceNew() {
         Verdicts verdicts = new Verdicts(List.of());
-        assertThat(verdicts.next(item("a.ttf", REGULAR)).verdict()).isEqualTo(Verdict.NEW_FACE);
+        assertThat(verdicts.next(judgeable(item("a.ttf", REGULAR))).verdict()).isEqualTo(Verdict.NEW_FACE);
     }
 
     @Test
     void theFilesBeforeCountAsHeldWhenTheyGoIn() {
         Verdicts verdicts = new Verdicts(List.of());
-        verdicts.next(item("a.ttf", REGULAR));
-        assertThat(verdicts.next(item("copy.ttf", REGULAR)))
+        verdicts.next(judgeable(item("a.ttf", REGULAR)));
+        assertThat(verdicts.next(judgeable(item("copy.ttf", REGULAR))))
                 .isEqualTo(new Judged(Verdict.SAME_BYTES, "the same bytes as a.ttf in Wendlow"));
-        assertThat(verdicts.next(item("a.woff2", WEB)).verdict()).isEqualTo(Verdict.FURTHER_FORMAT);
+        assertThat(verdicts.next(judgeable(item("a.woff2", WEB))).verdict()).isEqualTo(Verdict.FURTHER_FORMAT);
         IntakeItemEntity left = item("left.ttf", OTHER);
         left.decide(false);
-        verdicts.next(left);
-        assertThat(verdicts.next(item("again.ttf", OTHER)).verdict()).isEqualTo(Verdict.NEW_FACE);
+        verdicts.next(judgeable(left));
+        assertThat(verdicts.next(judgeable(item("again.ttf", OTHER))).verdict()).isEqualTo(Verdict.NEW_FACE);
     }
 
     @Test
     void heldFilesAreRecognizedByBytesDrawingAndSlot() {
         assertThat(against(held("Wendlow", REGULAR, "ttf"))
-                        .next(item("x.ttf", REGULAR))
+                        .next(judgeable(item("x.ttf", REGULAR)))
                         .verdict())
                 .isEqualTo(Verdict.SAME_BYTES);
         byte[] renamed = REGULAR.clone();
         renamed[renamed.length - 1] ^= 1;
         assertThat(against(held("Wendlow", renamed, "ttf"))
-                        .next(item("x.woff2", WEB))
+                        .next(judgeable(item("x.woff2", WEB)))
                         .verdict())
                 .isEqualTo(Verdict.FURTHER_FORMAT);
-        Judged elsewhere = against(held("Another Name", REGULAR, "ttf")).next(item("x.woff2", WEB));
+        Judged elsewhere = against(held("Another Name", REGULAR, "ttf")).next(judgeable(item("x.woff2", WEB)));
         assertThat(elsewhere.verdict()).isEqualTo(Verdict.SAME_DRAWING);
         assertThat(elsewhere.because()).contains("Another Name").contains("filed elsewhere");
     }
@@ -65,12 +65,13 @@ class VerdictsTest {
     void anotherDrawingInAFilledSlotIsAClashUntilItIsCorrected() {
         Verdicts verdicts = against(held("Wendlow", OTHER, "ttf"));
         IntakeItemEntity item = item("new.ttf", REGULAR);
-        assertThat(verdicts.next(item).verdict()).isEqualTo(Verdict.CLASH);
+        assertThat(verdicts.next(judgeable(item)).verdict()).isEqualTo(Verdict.CLASH);
         item.place(Slot.of(500, 100, Slope.UPRIGHT));
-        assertThat(against(held("Wendlow", OTHER, "ttf")).next(item).verdict()).isEqualTo(Verdict.NEW_FACE);
+        assertThat(against(held("Wendlow", OTHER, "ttf")).next(judgeable(item)).verdict())
+                .isEqualTo(Verdict.NEW_FACE);
         item.place(Slot.of(400, 100, Slope.UPRIGHT));
         item.rename("wend low");
-        assertThat(against(held("Wendlow", OTHER, "ttf")).next(item).verdict())
+        assertThat(against(held("Wendlow", OTHER, "ttf")).next(judgeable(item)).verdict())
                 .as("a family is the same whatever its case and spaces")
                 .isEqualTo(Verdict.CLASH);
     }
@@ -79,11 +80,12 @@ class VerdictsTest {
     void whatIsNoFontIsNamed() {
         Verdicts verdicts = new Verdicts(List.of());
         byte[] text = "terms".getBytes(StandardCharsets.UTF_8);
-        assertThat(verdicts.next(item("EULA.txt", text)).verdict()).isEqualTo(Verdict.LICENSE_TEXT);
-        assertThat(verdicts.next(item("readme.txt", text)).verdict()).isEqualTo(Verdict.NOT_A_FONT);
-        assertThat(verdicts.next(item("font.ttf", text)).because()).contains("plain text");
-        assertThat(verdicts.next(item("a/__MACOSX/._font.ttf", text)).because()).contains("file manager");
-        assertThat(verdicts.next(item("photo.bin", new byte[] {0, 1, 0, 0, 0, 0}))
+        assertThat(verdicts.next(judgeable(item("EULA.txt", text))).verdict()).isEqualTo(Verdict.LICENSE_TEXT);
+        assertThat(verdicts.next(judgeable(item("readme.txt", text))).verdict()).isEqualTo(Verdict.NOT_A_FONT);
+        assertThat(verdicts.next(judgeable(item("font.ttf", text))).because()).contains("plain text");
+        assertThat(verdicts.next(judgeable(item("a/__MACOSX/._font.ttf", text))).because())
+                .contains("file manager");
+        assertThat(verdicts.next(judgeable(item("photo.bin", new byte[] {0, 1, 0, 0, 0, 0})))
                         .verdict())
                 .isEqualTo(Verdict.DAMAGED);
     }
@@ -95,33 +97,46 @@ class VerdictsTest {
         assertThat(read.font().orElseThrow().notes()).contains("named as OpenType CFF, but its bytes are WOFF2");
     }
 
-    private static Verdicts against(File file) {
-        String family = file.addedBy();
-        return new Verdicts(List.of(new Family("f", 0, family, List.of(file))));
+    @Test
+    void compatibilityFormsOfANameAreOneFamily() {
+        IntakeItemEntity item = item("new.ttf", REGULAR);
+        item.rename("Ｗｅｎｄｌｏｗ");
+        assertThat(against(held("Wendlow", OTHER, "ttf")).next(judgeable(item)).verdict())
+                .isEqualTo(Verdict.CLASH);
     }
 
-    /** The family's name travels in the last field. */
-    private static File held(String family, byte[] bytes, String format) {
+    private static Verdicts against(Place file) {
+        return new Verdicts(List.of(file));
+    }
+
+    private static Place held(String family, byte[] bytes, String format) {
         ReadFile.Font font = ReadFile.of("held", bytes).get(0).font().orElseThrow();
-        return new File(
-                "id",
+        return new Place(
+                family,
+                Texts.familyKey(family),
+                font.slot(),
                 "held.ttf",
                 FileStore.sha256(bytes),
-                bytes.length,
-                format,
-                format,
-                SlotView.of(font.slot()),
-                "",
                 font.report().drawing(),
-                1,
-                1,
-                "Ag",
+                format);
+    }
+
+    private static Judgeable judgeable(IntakeItemEntity item) {
+        return new Judgeable(
+                item.id(),
+                item.path(),
+                item.kind(),
+                item.reason(),
+                item.sha256(),
+                item.facts().drawing(),
+                item.facts().format().key(),
+                item.family(),
+                Texts.familyKey(item.family()),
+                new SlotColumns(item.slot()),
+                item.included(),
                 "",
-                font.report().embedding().level(),
                 "",
-                false,
-                Instant.EPOCH,
-                family);
+                false);
     }
 
     private static IntakeItemEntity item(String path, byte[] bytes) {

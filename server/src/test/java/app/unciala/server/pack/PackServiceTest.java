@@ -12,34 +12,26 @@ import static org.mockito.Mockito.when;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
-import app.unciala.core.domain.DomainName;
-import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
-import app.unciala.core.flag.Crossing;
-import app.unciala.core.flag.Snapshot;
-import app.unciala.core.flag.Snapshot.Ask;
-import app.unciala.core.flag.Snapshot.HeldFile;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.license.Clause;
-import app.unciala.core.license.Decision;
-import app.unciala.core.license.Decision.Point;
-import app.unciala.core.license.Decision.Reason;
-import app.unciala.core.license.LicenseKind;
 import app.unciala.core.license.Verdict;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.AskedRow;
+import app.unciala.server.flag.AskedRow.DomainVerdict;
+import app.unciala.server.flag.AskedRow.HeldView;
 import app.unciala.server.flag.FlagService;
+import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
-import app.unciala.server.http.Problem;
-import app.unciala.server.http.SlotView;
-import app.unciala.server.license.LicenseService;
-import app.unciala.server.license.LicenseService.LicenseDraft;
-import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.inventory.SlotView;
 import app.unciala.server.pack.PackService.PackView;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Role;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.testing.Samples;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,6 +39,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.transaction.support.TransactionCallback;
+import org.springframework.transaction.support.TransactionTemplate;
 
 class PackServiceTest {
     private static final Slot REGULAR = Slot.of(400, 100, Slope.UPRIGHT);
@@ -56,60 +50,56 @@ class PackServiceTest {
     private final PackRepository packs = mock();
     private final SiteService sites = mock();
     private final FlagService flags = mock();
-    private final LicenseService licenses = mock();
     private final FileStore store = mock();
-    private final PackService service =
-            new PackService(packs, sites, flags, licenses, store, mock(HistoryService.class), Clock.systemUTC());
-    private final List<Crossing> crossings = new ArrayList<>();
+    private final EntityManager entities = mock();
+    private final TransactionTemplate transaction = mock();
+    private final Actor actor = mock();
+    private final PackService service = new PackService(
+            packs,
+            sites,
+            flags,
+            store,
+            mock(Links.class),
+            mock(HistoryService.class),
+            actor,
+            mock(Changes.class),
+            entities,
+            transaction,
+            Clock.systemUTC());
+    private final List<AskedRow> rows = new ArrayList<>();
 
     @BeforeEach
     void prepare() {
         Role role = new Role(TextRole.RUNNING_TEXT, "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
         when(sites.get("s"))
-                .thenReturn(new Site("s", 0, "c", "Client", "Site", List.of("client.example"), List.of(role)));
-        when(flags.crossings("s")).thenReturn(crossings);
-        LicenseDraft terms = new LicenseDraft(
-                "The license",
-                LicenseKind.FREE,
-                "",
-                List.of(),
-                Clause.GRANTED,
-                null,
-                null,
-                null,
-                true,
-                null,
-                true,
-                null,
-                null,
-                null,
-                null,
-                null,
-                "",
-                "",
-                "");
-        when(licenses.get("l")).thenReturn(new Recorded("l", 0, terms, List.of()));
+                .thenReturn(
+                        new Site("s", 0, "c", "Client", "Site", List.of("client.example"), List.of(role), Map.of()));
+        when(flags.comparison("s")).thenAnswer(call -> List.copyOf(rows));
+        when(actor.name()).thenReturn("admin");
         when(store.get("sha")).thenReturn(FONT);
-        when(store.put(any())).thenReturn("packed");
+        when(store.put(any(byte[].class))).thenReturn("packed");
+        when(transaction.execute(any()))
+                .thenAnswer(call -> call.<TransactionCallback<?>>getArgument(0).doInTransaction(null));
     }
 
     @Test
     void onlyWhatIsHeldAndAllowedGoesInAndTheRestIsNamed() {
-        crossings.add(crossing(REGULAR, true, allowed()));
-        crossings.add(crossing(BOLD, false, allowed()));
-        crossings.add(crossing(Slot.of(900, 100, Slope.UPRIGHT), true, refused()));
+        rows.add(row(REGULAR, true, Verdict.ALLOWED));
+        rows.add(row(BOLD, false, Verdict.ALLOWED));
+        rows.add(row(Slot.of(900, 100, Slope.UPRIGHT), true, Verdict.REFUSED));
         PackView pack = service.make("s");
         assertThat(pack.contents().stream().filter(content -> content.leftOut()).map(content -> content.path()))
                 .containsExactly("Wendlow Bold: not held", "Wendlow Black: ended yesterday");
         assertThat(pack.contents().stream().filter(content -> content.path().endsWith(".woff2")))
                 .hasSize(1);
-        verify(packs).save(any());
+        assertThat(pack.changedSince()).isEmpty();
+        verify(entities).persist(any(PackEntity.class));
     }
 
     @Test
     void aFaceThatTwoRolesAskForIsMadeOnce() {
-        crossings.add(crossing(REGULAR, true, allowed()));
-        crossings.add(crossing(REGULAR, true, allowed()));
+        rows.add(row(REGULAR, true, Verdict.ALLOWED));
+        rows.add(row(REGULAR, true, Verdict.ALLOWED));
         PackView pack = service.make("s");
         assertThat(pack.contents().stream().filter(content -> content.path().endsWith(".woff2")))
                 .hasSize(1);
@@ -118,55 +108,100 @@ class PackServiceTest {
 
     @Test
     void nothingAllowedMakesNoPackAndSaysWhy() {
-        crossings.add(crossing(REGULAR, true, refused()));
-        assertThatThrownBy(() -> service.make("s")).isInstanceOf(Problem.class).hasMessageContaining("ended yesterday");
-        crossings.set(0, crossing(REGULAR, true, Map.of()));
+        rows.add(row(REGULAR, true, Verdict.REFUSED));
+        assertThatThrownBy(() -> service.make("s")).isInstanceOf(Fault.class).hasMessageContaining("ended yesterday");
+        rows.set(
+                0,
+                new AskedRow(
+                        TextRole.RUNNING_TEXT,
+                        "f",
+                        "Wendlow",
+                        SlotView.of(REGULAR),
+                        rows.get(0).held(),
+                        "",
+                        Verdict.ALLOWED,
+                        List.of()));
         assertThatThrownBy(() -> service.make("s")).hasMessageContaining("no domain");
-        crossings.clear();
+        rows.clear();
         assertThatThrownBy(() -> service.make("s")).hasMessageContaining("asks for no faces yet");
-        verify(packs, never()).save(any());
+        verify(entities, never()).persist(any());
     }
 
     @Test
     void notStatedIsNotAllowed() {
-        Decision silent = new Decision(
-                Verdict.NOT_STATED,
-                Optional.of("l"),
-                List.of(new Reason(Point.WEB_USE, Verdict.NOT_STATED, "use on web pages is not stated")));
-        crossings.add(crossing(REGULAR, true, Map.of(new DomainName("client.example"), silent)));
+        rows.add(row(REGULAR, true, Verdict.NOT_STATED));
         assertThatThrownBy(() -> service.make("s")).hasMessageContaining("not stated");
-        verify(store, never()).put(any());
+        verify(store, never()).put(any(byte[].class));
+    }
+
+    @Test
+    void whatChangesWhileItIsMadeHasItMadeAgain() {
+        rows.add(row(REGULAR, true, Verdict.ALLOWED));
+        List<AskedRow> changed = List.of(row(REGULAR, true, Verdict.ALLOWED), row(BOLD, false, Verdict.ALLOWED));
+        when(flags.comparison("s")).thenReturn(List.copyOf(rows)).thenReturn(changed);
+        PackView pack = service.make("s");
+        assertThat(pack.contents().stream().filter(content -> content.leftOut()))
+                .hasSize(1);
+        verify(entities, times(1)).persist(any(PackEntity.class));
     }
 
     @Test
     void anUnknownPackIsNotFound() {
         when(packs.findById(anyString())).thenReturn(Optional.empty());
         assertThatThrownBy(() -> service.archive("none"))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(Fault.class)
                 .hasMessageContaining("none");
     }
 
-    private static Crossing crossing(Slot slot, boolean isHeld, Map<DomainName, Decision> decisions) {
-        HeldFile file =
-                new HeldFile("id", "w.ttf", "sha", FontFormat.TTF, slot, "drawing", Embedding.Level.INSTALLABLE, false);
-        return new Crossing(
-                new Snapshot.Site("s", "Site", List.of(), List.of()),
-                new Ask(TextRole.RUNNING_TEXT, "f", slot),
+    @Test
+    void aPackSaysWhatChangedSinceItWasMade() {
+        AskedRow regular = row(REGULAR, true, Verdict.ALLOWED);
+        AskedRow bold = row(BOLD, false, Verdict.ALLOWED);
+        Basis before = new Basis(List.of("client.example"), List.of(regular, bold));
+        assertThat(before.changedTo(before)).isEmpty();
+        assertThat(before.changedTo(new Basis(List.of("b.example"), List.of(regular, bold))))
+                .containsExactly("The site’s domains are b.example by now.");
+        assertThat(before.changedTo(new Basis(before.domains(), List.of(row(REGULAR, true, Verdict.REFUSED)))))
+                .containsExactly(
+                        "Wendlow Regular is no longer allowed: ended yesterday.",
+                        "Running text no longer asks for Wendlow Bold.");
+        assertThat(before.changedTo(new Basis(
+                        before.domains(),
+                        List.of(
+                                regular,
+                                row(BOLD, true, Verdict.ALLOWED),
+                                row(REGULAR_ITALIC, true, Verdict.ALLOWED)))))
+                .containsExactly("Wendlow Bold is held by now.", "Running text asks for Wendlow Italic by now.");
+        AskedRow other = new AskedRow(
+                TextRole.RUNNING_TEXT,
+                "f",
                 "Wendlow",
-                isHeld ? List.of(file) : List.of(),
-                Optional.empty(),
-                decisions);
+                SlotView.of(REGULAR),
+                List.of(new HeldView("id", "w.ttf", "other", "ttf", SlotView.of(REGULAR), false)),
+                "",
+                Verdict.ALLOWED,
+                regular.domains());
+        assertThat(before.changedTo(new Basis(before.domains(), List.of(other, bold))))
+                .containsExactly("Another file is held for Wendlow Regular by now.");
     }
 
-    private static Map<DomainName, Decision> allowed() {
-        Reason reason = new Reason(Point.COVERAGE, Verdict.ALLOWED, "covered");
-        return Map.of(
-                new DomainName("client.example"), new Decision(Verdict.ALLOWED, Optional.of("l"), List.of(reason)));
-    }
+    private static final Slot REGULAR_ITALIC = Slot.of(400, 100, Slope.ITALIC);
 
-    private static Map<DomainName, Decision> refused() {
-        Reason reason = new Reason(Point.ENDS, Verdict.REFUSED, "ended yesterday");
-        return Map.of(
-                new DomainName("client.example"), new Decision(Verdict.REFUSED, Optional.of("l"), List.of(reason)));
+    private static AskedRow row(Slot slot, boolean isHeld, Verdict verdict) {
+        String reason =
+                switch (verdict) {
+                    case ALLOWED -> "covered";
+                    case REFUSED -> "ended yesterday";
+                    case NOT_STATED -> "use on web pages is not stated";
+                };
+        return new AskedRow(
+                TextRole.RUNNING_TEXT,
+                "f",
+                "Wendlow",
+                SlotView.of(slot),
+                isHeld ? List.of(new HeldView("id", "w.ttf", "sha", "ttf", SlotView.of(slot), false)) : List.of(),
+                "",
+                verdict,
+                List.of(new DomainVerdict("client.example", verdict, "l", "The license", List.of(reason))));
     }
 }

@@ -3,7 +3,7 @@ package app.unciala.server.storage;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.unciala.server.http.Problem;
+import app.unciala.server.fault.Fault;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -33,7 +33,7 @@ class StorageTest {
         FileStore store = new FileStore(data);
         for (String odd : List.of("", "..", "../../etc/passwd", "ba78", "BA7816BF".repeat(8))) {
             assertThat(store.has(odd)).isFalse();
-            assertThatThrownBy(() -> store.get(odd)).isInstanceOf(Problem.class);
+            assertThatThrownBy(() -> store.get(odd)).isInstanceOf(Fault.class);
         }
     }
 

@@ -79,8 +79,17 @@ public final class Caller {
         return exchange("DELETE", path, BodyPublishers.noBody(), Map.of());
     }
 
-    /** Sends files as a form does; {@code field} is the name they all have. */
+    /** Deletes the version of a record that has this tag. */
+    public Answer delete(String path, String tag) {
+        return exchange("DELETE", path, BodyPublishers.noBody(), Map.of("If-Match", tag));
+    }
+
     public Answer upload(String path, String field, Map<String, byte[]> files) {
+        return upload(path, field, files, Map.of());
+    }
+
+    /** Sends files as a form does; {@code field} is the name they all have. */
+    public Answer upload(String path, String field, Map<String, byte[]> files, Map<String, String> headers) {
         String boundary = "between-the-parts";
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         files.forEach((name, bytes) -> {
@@ -91,11 +100,9 @@ public final class Caller {
             body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
         });
         body.writeBytes(("--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        return exchange(
-                "POST",
-                path,
-                BodyPublishers.ofByteArray(body.toByteArray()),
-                Map.of("Content-Type", "multipart/form-data; boundary=" + boundary));
+        Map<String, String> all = new LinkedHashMap<>(headers);
+        all.put("Content-Type", "multipart/form-data; boundary=" + boundary);
+        return exchange("POST", path, BodyPublishers.ofByteArray(body.toByteArray()), all);
     }
 
     /** Drops files and waits until they are read; gives the intake. */

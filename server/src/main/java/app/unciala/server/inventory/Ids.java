@@ -1,4 +1,4 @@
-package app.unciala.server.http;
+package app.unciala.server.inventory;
 
 import java.security.SecureRandom;
 

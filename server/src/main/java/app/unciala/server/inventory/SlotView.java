@@ -1,8 +1,9 @@
-package app.unciala.server.http;
+package app.unciala.server.inventory;
 
 import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.server.fault.Fault;
 import java.util.Arrays;
 
 /**
@@ -24,9 +25,17 @@ public record SlotView(
 
     public Slot toSlot() {
         Slope parsed = Arrays.stream(Slope.values())
-                .filter(s -> s.key().equals(slope))
+                .filter(known -> known.key().equals(slope))
                 .findFirst()
-                .orElseThrow(() -> Problem.invalid("Slope is upright, italic or oblique, not “" + slope + "”."));
+                .orElseThrow(() -> Fault.invalid("slope", "Slope is upright, italic or oblique, not “" + slope + "”."));
+        if (!Double.isFinite(weight)
+                || !Double.isFinite(weightMax)
+                || !Double.isFinite(width)
+                || !Double.isFinite(widthMax)
+                || width > 1000
+                || widthMax > 1000) {
+            throw Fault.invalid("slot", "Weight is 1 to 1000, width a percentage up to 1000.");
+        }
         try {
             double percent = width == 0 ? 100 : width;
             return new Slot(
@@ -34,7 +43,7 @@ public record SlotView(
                     new Range(percent, Math.max(percent, widthMax)),
                     parsed);
         } catch (IllegalArgumentException e) {
-            throw Problem.invalid("This is no slot: " + e.getMessage() + ".");
+            throw Fault.invalid("slot", "This is no slot: " + e.getMessage() + ".");
         }
     }
 }

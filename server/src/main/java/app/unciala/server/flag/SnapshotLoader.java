@@ -1,0 +1,71 @@
+package app.unciala.server.flag;
+
+import app.unciala.core.flag.Owner.Type;
+import app.unciala.core.flag.Scope;
+import app.unciala.core.flag.Snapshot;
+import app.unciala.core.flag.Snapshot.Ask;
+import app.unciala.core.license.Coverage;
+import app.unciala.core.license.License;
+import app.unciala.server.family.FamilyService;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Loads what the comparison of a scope looks at, by key and in a fixed number of queries. */
+@Component
+class SnapshotLoader {
+    private final FamilyService families;
+    private final LicenseService licenses;
+    private final SiteService sites;
+    private final Links links;
+    private final Clock clock;
+
+    SnapshotLoader(FamilyService families, LicenseService licenses, SiteService sites, Links links, Clock clock) {
+        this.families = families;
+        this.licenses = licenses;
+        this.sites = sites;
+        this.links = links;
+        this.clock = clock;
+    }
+
+    Snapshot load(Scope scope) {
+        Set<String> siteIds = new HashSet<>(scope.ids(Type.SITE));
+        siteIds.addAll(links.sitesAsking(scope.ids(Type.FAMILY)));
+        List<Snapshot.Site> foundSites =
+                sites.withIds(siteIds).stream().map(Site::toSnapshot).toList();
+        Set<String> judged = new HashSet<>(scope.ids(Type.FAMILY));
+        foundSites.stream()
+                .filter(site -> scope.ids(Type.SITE).contains(site.id()))
+                .flatMap(site -> site.asks().stream())
+                .map(Ask::familyId)
+                .forEach(judged::add);
+        Set<String> licenseIds = new HashSet<>(scope.ids(Type.LICENSE));
+        licenseIds.addAll(links.licensesCovering(judged));
+        List<License> foundLicenses =
+                licenses.withIds(licenseIds).stream().map(Recorded::toLicense).toList();
+        Set<String> held = new HashSet<>(judged);
+        foundLicenses.stream()
+                .filter(license -> scope.ids(Type.LICENSE).contains(license.id()))
+                .flatMap(license -> license.covers().stream())
+                .map(Coverage::familyId)
+                .forEach(held::add);
+        held.addAll(families.holding(scope.ids(Type.BYTES), scope.ids(Type.DRAWING)));
+        return new Snapshot(LocalDate.now(clock), families.snapshots(held), foundLicenses, foundSites);
+    }
+
+    Snapshot loadAll() {
+        return new Snapshot(
+                LocalDate.now(clock),
+                families.snapshots(),
+                licenses.all().stream().map(Recorded::toLicense).toList(),
+                sites.all().stream().map(Site::toSnapshot).toList());
+    }
+}

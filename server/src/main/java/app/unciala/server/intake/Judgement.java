@@ -1,0 +1,79 @@
+package app.unciala.server.intake;
+
+import app.unciala.server.family.FamilyService;
+import app.unciala.server.intake.Verdicts.Judgeable;
+import app.unciala.server.intake.Verdicts.Judged;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Texts;
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/** Judges all files of an intake in one pass, and keeps the verdicts until the inventory or the intake changes. */
+@Component
+class Judgement {
+    private static final int LONGEST = 3000;
+
+    private final IntakeItemRepository items;
+    private final FamilyService families;
+    private final Changes changes;
+    private final EntityManager entities;
+    private final JdbcTemplate database;
+
+    Judgement(
+            IntakeItemRepository items,
+            FamilyService families,
+            Changes changes,
+            EntityManager entities,
+            JdbcTemplate database) {
+        this.items = items;
+        this.families = families;
+        this.changes = changes;
+        this.entities = entities;
+        this.database = database;
+    }
+
+    /** Brings the verdicts of an intake under review up to date; in the caller's transaction. */
+    void refresh(IntakeEntity intake) {
+        if (intake.state() == IntakeState.REVIEW && intake.judgedAt() != changes.heldFilesVersion()) {
+            judge(intake);
+        }
+    }
+
+    /** Judges all files anew and writes the verdicts that differ. */
+    void judge(IntakeEntity intake) {
+        entities.flush();
+        long version = changes.heldFilesVersion();
+        List<Judgeable> all = items.judgeable(intake.id());
+        Verdicts verdicts = new Verdicts(families.places(
+                all.stream()
+                        .map(Judgeable::sha256)
+                        .filter(key -> !key.isEmpty())
+                        .toList(),
+                all.stream()
+                        .map(Judgeable::drawing)
+                        .filter(key -> !key.isEmpty())
+                        .toList(),
+                all.stream()
+                        .map(Judgeable::familyKey)
+                        .filter(key -> !key.isEmpty())
+                        .toList()));
+        List<Object[]> differing = new ArrayList<>();
+        for (Judgeable item : all) {
+            Judged judged = verdicts.next(item);
+            boolean goesIn = Verdicts.goesIn(item, judged);
+            String because = Texts.cut(judged.because(), LONGEST);
+            if (!item.verdict().equals(judged.verdict().name())
+                    || !item.because().equals(because)
+                    || item.goesIn() != goesIn) {
+                differing.add(new Object[] {judged.verdict().name(), because, goesIn, item.id()});
+            }
+        }
+        database.batchUpdate("update intake_item set verdict = ?, because = ?, goes_in = ? where id = ?", differing);
+        intake.judged(version);
+        entities.flush();
+        entities.clear();
+    }
+}

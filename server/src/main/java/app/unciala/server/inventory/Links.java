@@ -1,0 +1,103 @@
+package app.unciala.server.inventory;
+
+import app.unciala.core.flag.Scope;
+import app.unciala.server.fault.Fault;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** Which sites, licenses and packs name which families; kept in tables of their own so that it is looked up by key. */
+@Component
+public class Links implements Scope.Links {
+
+    private final JdbcClient database;
+
+    Links(JdbcClient database) {
+        this.database = database;
+    }
+
+    @Override
+    public Set<String> sitesAsking(Collection<String> familyIds) {
+        return look(
+                "select l.site_id from site_family l join site s on s.id = l.site_id"
+                        + " where s.deleted_at is null and l.family_id in (:ids)",
+                familyIds);
+    }
+
+    @Override
+    public Set<String> licensesCovering(Collection<String> familyIds) {
+        return look(
+                "select l.license_id from license_family l join license i on i.id = l.license_id"
+                        + " where i.deleted_at is null and l.family_id in (:ids)",
+                familyIds);
+    }
+
+    /** Whether a site, a license or a pack names a family, so that it must stay. */
+    public boolean isNamed(String familyId) {
+        return !sitesAsking(Set.of(familyId)).isEmpty()
+                || !licensesCovering(Set.of(familyId)).isEmpty()
+                || !look("select pack_id from pack_family where family_id in (:ids)", Set.of(familyId))
+                        .isEmpty();
+    }
+
+    /** The names of families by id; those that do not exist are left out. */
+    public Map<String, String> familyNames(Collection<String> familyIds) {
+        Map<String, String> names = new TreeMap<>();
+        Parts.of(familyIds, ids -> database.sql("select id, name from family where id in (:ids)")
+                .param("ids", ids)
+                .query((row, number) -> names.put(row.getString(1), row.getString(2)))
+                .list());
+        return names;
+    }
+
+    public void ofSite(String siteId, Collection<String> familyIds) {
+        write("site_family", "site_id", siteId, familyIds);
+    }
+
+    public void ofLicense(String licenseId, Collection<String> familyIds) {
+        write("license_family", "license_id", licenseId, familyIds);
+    }
+
+    public void ofPack(String packId, Collection<String> familyIds) {
+        write("pack_family", "pack_id", packId, familyIds);
+    }
+
+    /** Refuses ids of families that do not exist. {@code field} is the field that names them. */
+    public void mustExist(String field, Collection<String> familyIds) {
+        Set<String> unknown = new LinkedHashSet<>(familyIds);
+        unknown.removeAll(look("select id from family where deleted_at is null and id in (:ids)", familyIds));
+        if (!unknown.isEmpty()) {
+            throw Fault.invalid(
+                    field, "There is no family “" + unknown.iterator().next() + "”.");
+        }
+    }
+
+    /** The ids of a query with one list of ids, however long that is. */
+    private Set<String> look(String query, Collection<String> ids) {
+        Set<String> found = new TreeSet<>();
+        Parts.of(
+                ids,
+                part -> found.addAll(database.sql(query)
+                        .param("ids", part)
+                        .query(String.class)
+                        .list()));
+        return found;
+    }
+
+    private void write(String table, String column, String id, Collection<String> familyIds) {
+        database.sql("delete from " + table + " where " + column + " = :id")
+                .param("id", id)
+                .update();
+        for (String familyId : new LinkedHashSet<>(familyIds)) {
+            database.sql("insert into " + table + " values (:id, :family)")
+                    .param("id", id)
+                    .param("family", familyId)
+                    .update();
+        }
+    }
+}

@@ -1,0 +1,79 @@
+package app.unciala.server.pack;
+
+import app.unciala.core.license.Verdict;
+import app.unciala.server.flag.AskedRow;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What a pack is made from: the site's domains, and what is asked, held and allowed on them. */
+record Basis(List<String> domains, List<AskedRow> asked) {
+    /** What changed since a pack was made from this, in sentences; none when the same pack would be made again. */
+    List<String> changedTo(Basis now) {
+        List<String> changes = new ArrayList<>();
+        if (!domains.equals(now.domains)) {
+            changes.add("The site’s domains are " + String.join(", ", now.domains) + " by now.");
+        }
+        Map<String, AskedRow> before = byFace(asked);
+        Map<String, AskedRow> after = byFace(now.asked);
+        after.forEach((key, row) -> Optional.ofNullable(before.get(key))
+                .ifPresentOrElse(
+                        old -> difference(old, row).ifPresent(changes::add),
+                        () -> changes.add(row.role().label() + " asks for " + name(row) + " by now.")));
+        before.forEach((key, row) -> {
+            if (!after.containsKey(key)) {
+                changes.add(row.role().label() + " no longer asks for " + name(row) + ".");
+            }
+        });
+        return changes.stream().distinct().toList();
+    }
+
+    private static Optional<String> difference(AskedRow before, AskedRow after) {
+        if (before.verdict() != after.verdict()) {
+            return Optional.of(
+                    after.verdict() == Verdict.ALLOWED
+                            ? name(after) + " is allowed by now."
+                            : name(after) + " is no longer allowed: " + whyNot(after) + ".");
+        }
+        if (before.held().isEmpty() != after.held().isEmpty()) {
+            return Optional.of(name(after) + (after.held().isEmpty() ? " is not held any more." : " is held by now."));
+        }
+        String fileBefore = best(before).map(AskedRow.HeldView::sha256).orElse("");
+        String fileAfter = best(after).map(AskedRow.HeldView::sha256).orElse("");
+        return fileBefore.equals(fileAfter)
+                ? Optional.empty()
+                : Optional.of("Another file is held for " + name(after) + " by now.");
+    }
+
+    /** The first reason that stands against a row. */
+    static String whyNot(AskedRow row) {
+        return row.domains().stream()
+                .filter(domain -> domain.verdict() != Verdict.ALLOWED)
+                .flatMap(domain -> domain.reasons().stream())
+                .findFirst()
+                .orElse("the site has no domain to decide on");
+    }
+
+    static String name(AskedRow row) {
+        return row.familyName() + " " + row.slot().label();
+    }
+
+    /** The file that a pack takes: the vendor's own WOFF2 first, then one made here, then any to make it from. */
+    static Optional<AskedRow.HeldView> best(AskedRow row) {
+        return row.held().stream()
+                .min(Comparator.comparing(
+                                (AskedRow.HeldView file) -> !file.format().equals("woff2"))
+                        .thenComparing(AskedRow.HeldView::madeHere)
+                        .thenComparing(AskedRow.HeldView::fileId));
+    }
+
+    private static Map<String, AskedRow> byFace(List<AskedRow> rows) {
+        Map<String, AskedRow> map = new LinkedHashMap<>();
+        rows.forEach(row ->
+                map.put(row.role() + " " + row.familyId() + " " + row.slot().key(), row));
+        return map;
+    }
+}

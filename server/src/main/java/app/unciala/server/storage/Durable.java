@@ -1,0 +1,50 @@
+package app.unciala.server.storage;
+
+import com.google.common.hash.Hashing;
+import com.google.common.hash.HashingInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Writes files so that they survive a loss of power: the bytes are forced to disk, then the name, then the folder. */
+final class Durable {
+    private Durable() {}
+
+    /** A file as written. */
+    record Written(Path file, String sha256, long bytes) {}
+
+    /** Writes all of a stream under a temporary name in a folder, forced to disk; the caller moves or deletes it. */
+    static Written writeTemporary(Path folder, InputStream in) throws IOException {
+        Files.createDirectories(folder);
+        Path temporary = Files.createTempFile(folder, "writing", ".part");
+        HashingInputStream hashed = new HashingInputStream(Hashing.sha256(), in);
+        long bytes;
+        try (OutputStream out = Files.newOutputStream(temporary)) {
+            bytes = hashed.transferTo(out);
+        }
+        sync(temporary, StandardOpenOption.WRITE);
+        return new Written(temporary, hashed.hash().toString(), bytes);
+    }
+
+    /** Gives a file its name, in place of any other, and forces the folder to disk. */
+    static void move(Path temporary, Path target) throws IOException {
+        boolean newFolder = !Files.exists(target.getParent());
+        Files.createDirectories(target.getParent());
+        Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        sync(target.getParent(), StandardOpenOption.READ);
+        if (newFolder) {
+            sync(target.getParent().getParent(), StandardOpenOption.READ);
+        }
+    }
+
+    private static void sync(Path file, StandardOpenOption how) throws IOException {
+        try (FileChannel channel = FileChannel.open(file, how)) {
+            channel.force(true);
+        }
+    }
+}
