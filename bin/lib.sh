@@ -32,6 +32,24 @@ node_packages() {
   fi
 }
 
+# The application laid out in a folder, with an archive of its loaded classes: it starts in half the time of the jar.
+APP="$ROOT/server/target/app"
+
+lay_out() {
+  rm -rf "$APP"
+  java -Djarmode=tools -jar "$JAR" extract --destination "$APP" >/dev/null
+  local scratch
+  scratch="$(mktemp -d)"
+  UNCIALA_PORT=0 UNCIALA_DATA="$scratch" java -XX:ArchiveClassesAtExit="$APP/classes.jsa" \
+    -Dspring.context.exit=onRefresh -Dlogging.level.root=off -jar "$APP/unciala.jar" >/dev/null 2>&1 || true
+  rm -rf "$scratch"
+}
+
+# Replaces this process by the server; without the archive, Java starts without it.
+run_server() {
+  exec java -XX:SharedArchiveFile="$APP/classes.jsa" -Xshare:auto -jar "$APP/unciala.jar" "$@"
+}
+
 build_server() {
   if stale "$JAR" pom.xml core demo server web; then
     need_java
@@ -41,6 +59,9 @@ build_server() {
     node_packages web
     mvn -q -B -pl core,demo,server package -DskipTests
     touch "$JAR"
+  fi
+  if stale "$APP/classes.jsa" "$JAR"; then
+    lay_out
   fi
 }
 

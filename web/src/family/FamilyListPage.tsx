@@ -1,87 +1,107 @@
 import TextField from "@mui/material/TextField";
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import { FlagNotes } from "../flag/FlagNote";
-import { useFlags } from "../flag/flags";
-import { useList } from "../shared/api/queries";
-import type { Family, Site } from "../shared/api/types";
+import { useFlagsOf } from "../flag/flags";
+import { usePages, withParam } from "../shared/api/queries";
+import type { Family, Flag } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
-import { asksOf } from "./asks";
+import { More } from "../shared/parts/More";
 import { SlotGrid } from "./SlotGrid";
 import { shownFile } from "./slots";
 import { useNameStyle } from "./storedFont";
 
+const AT_ONCE = 30;
+
 export function FamilyListPage() {
-  const families = useList<Family>("/api/families");
-  const sites = useList<Site>("/api/sites").data ?? [];
-  const flags = useFlags().data ?? [];
   const [filter, setFilter] = useState("");
-  const all = families.data ?? [];
-  const shown = all.filter((family) => family.name.toLowerCase().includes(filter.toLowerCase()));
-  const files = all.reduce((sum, family) => sum + family.files.length, 0);
+  const words = useDeferredValue(filter.trim());
+  const path = `/api/families?limit=${AT_ONCE}`;
+  const { items, more, loadingMore } = usePages<Family>(words ? withParam(path, "name", words) : path);
   return (
     <Leaf
       title="Families"
-      below={
-        families.data &&
-        `${count(all.length, "family", "families")} in ${count(files, "file")}. In each slot, an upright stroke is a desktop file, a dot a web file.`
-      }
+      below="In each slot, an upright stroke is a desktop file, a dot a web file."
       actions={
-        all.length > 3 && (
-          <TextField
-            label="Filter by name"
-            size="small"
-            value={filter}
-            onChange={(e) => setFilter(e.target.value)}
-          />
-        )
+        <TextField
+          label="Filter by name"
+          size="small"
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+        />
       }
     >
-      {families.data && all.length === 0 && (
+      {items?.length === 0 && (
         <Line>
-          <p className="empty">
-            Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you accept
-            there stands here.
-          </p>
+          {words ? (
+            <p className="empty">No family held has “{words}” in its name.</p>
+          ) : (
+            <p className="empty">
+              Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you
+              accept there stands here.
+            </p>
+          )}
         </Line>
       )}
-      {shown.map((family) => {
-        const own = flags.filter(
-          (flag) => flag.familyId === family.id && (flag.siteId === "" || flag.kind === "FACE_NOT_HELD"),
-        );
-        const atSites = flags.filter((flag) => flag.familyId === family.id).length - own.length;
-        return (
-          <Line
-            ruled
-            key={family.id}
-            notes={
-              <>
-                <FlagNotes flags={own} most={1} />
-                {own.length > 1 && <More id={family.id} text={`and ${count(own.length - 1, "more flag")}`} />}
-                {own.length <= 1 && atSites > 0 && (
-                  <More id={family.id} text={`${count(atSites, "flag")} at sites`} />
-                )}
-              </>
-            }
-          >
-            <div className="family-row">
-              <FamilyName family={family} />
-              <SlotGrid
-                small
-                files={family.files}
-                asks={asksOf(sites, family.id)}
-                unlicensed={flags.some((flag) => flag.familyId === family.id && flag.kind === "NO_LICENSE")}
-              />
-            </div>
-          </Line>
-        );
-      })}
+      {chunks(items ?? []).map((families) => (
+        <Rows key={families[0]!.id} families={families} />
+      ))}
+      <Line>
+        <More more={more} loading={loadingMore} />
+      </Line>
     </Leaf>
   );
 }
 
-function More({ id, text }: { id: string; text: string }) {
+/** The families of one page of the list, which ask for their flags together. */
+function chunks(families: Family[]): Family[][] {
+  const all: Family[][] = [];
+  for (let i = 0; i < families.length; i += AT_ONCE) {
+    all.push(families.slice(i, i + AT_ONCE));
+  }
+  return all;
+}
+
+function Rows({ families }: { families: Family[] }) {
+  const flags = useFlagsOf(
+    "family",
+    families.map((family) => family.id),
+  );
+  return families.map((family) => <Row key={family.id} family={family} flags={flags} />);
+}
+
+function Row({ family, flags }: { family: Family; flags: Flag[] }) {
+  const about = flags.filter((flag) => flag.familyId === family.id);
+  const own = about.filter((flag) => flag.siteId === "" || flag.kind === "FACE_NOT_HELD");
+  const atSites = about.length - own.length;
+  return (
+    <Line
+      ruled
+      notes={
+        <>
+          <FlagNotes flags={own} most={1} />
+          {own.length > 1 && <Others id={family.id} text={`and ${count(own.length - 1, "more flag")}`} />}
+          {own.length <= 1 && atSites > 0 && (
+            <Others id={family.id} text={`${count(atSites, "flag")} at sites`} />
+          )}
+        </>
+      }
+    >
+      <div className="family-row">
+        <FamilyName family={family} />
+        <SlotGrid
+          small
+          files={family.files}
+          asks={family.asks}
+          unlicensed={about.some((flag) => flag.kind === "NO_LICENSE")}
+        />
+      </div>
+    </Line>
+  );
+}
+
+function Others({ id, text }: { id: string; text: string }) {
   return (
     <div style={{ padding: "0 0 8px 36px" }}>
       <Link to={`/families/${id}`}>{text}</Link>

@@ -1,15 +1,17 @@
 import Button from "@mui/material/Button";
-import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useEffect, useState } from "react";
+import { Link, useLocation, useNavigate, useParams } from "react-router";
+import { useMayEdit } from "../account/session";
 import { FlagNotes } from "../flag/FlagNote";
-import { useFlagsWhere } from "../flag/flags";
+import { useFlagsOf } from "../flag/flags";
+import { RecordHistory } from "../history/RecordHistory";
 import { call } from "../shared/api/client";
-import { useChange, useList, useOne } from "../shared/api/queries";
-import type { Family, Flag, HeldFile, License, Site } from "../shared/api/types";
+import { useChange, useOne } from "../shared/api/queries";
+import type { Family, Flag, HeldFile, Undoable } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Confirm } from "../shared/parts/Confirm";
 import { baseName, count, day, formatLabels, kB } from "../shared/parts/format";
-import { asksOf } from "./asks";
+import { NotHere } from "../shared/parts/NotHere";
 import { SlotGrid } from "./SlotGrid";
 import { shownFile, type Cell } from "./slots";
 import { Specimen } from "./Specimen";
@@ -19,21 +21,26 @@ const ofFiles: Flag["kind"][] = ["SAME_BYTES", "SAME_DRAWING", "SLOT_CLASH", "WE
 
 export function FamilyPage() {
   const { id = "" } = useParams();
+  return <OneFamily key={id} id={id} />;
+}
+
+function OneFamily({ id }: { id: string }) {
   const family = useOne<Family>(`/api/families/${id}`);
-  const sites = useList<Site>("/api/sites").data ?? [];
-  const licenses = useList<License>("/api/licenses").data ?? [];
-  const flags = useFlagsWhere((flag) => flag.familyId === id);
+  const flags = useFlagsOf("family", [id]);
+  const { hash } = useLocation();
   const [chosen, setChosen] = useState("");
   const regular = family.data?.files.find((file) => file.slot.label === "Regular") ?? family.data?.files[0];
   const nameStyle = useNameStyle(regular);
+  const ready = family.data !== undefined;
+  useEffect(() => {
+    if (ready && hash) {
+      document.querySelector(hash)?.scrollIntoView();
+    }
+  }, [ready, hash]);
   if (!family.data) {
-    return <Missing error={family.error} />;
+    return <NotHere error={family.error} all="/families" allWords="All families" />;
   }
-  const { files, name } = family.data;
-  const asks = asksOf(sites, id);
-  const covering = licenses.filter((license) =>
-    license.terms.covers.some((covered) => covered.familyId === id),
-  );
+  const { files, name, asks, licenses, sites } = family.data;
   const shown = shownFile(files.filter((file) => file.slot.key === (chosen || regular?.slot.key)));
   const pick = (cell: Cell) => cell.files.length > 0 && setChosen(cell.slot.key);
   return (
@@ -76,7 +83,13 @@ export function FamilyPage() {
         }
       >
         <h2 className="section">Files</h2>
-        <FileTable familyId={id} files={files} sites={asks.flatMap((ask) => ask.by)} />
+        {files.length === 0 ? (
+          <p className="empty">
+            No file is held. The family stays because a site, a license or a pack names it.
+          </p>
+        ) : (
+          <FileTable family={family.data} />
+        )}
       </Line>
       <Line
         notes={
@@ -88,48 +101,50 @@ export function FamilyPage() {
         }
       >
         <h2 className="section">Licenses and sites</h2>
-        {covering.length === 0 && <p className="quiet">No license covers this family.</p>}
+        {licenses.length === 0 && <p className="quiet">No license covers this family.</p>}
         <ul style={{ paddingLeft: 18, margin: 0 }}>
-          {covering.map((license) => (
+          {licenses.map((license) => (
             <li key={license.id}>
-              <Link to={`/licenses/${license.id}`}>{license.terms.name}</Link>
-              {license.terms.ends && <span className="quiet">, until {day(license.terms.ends)}</span>}
+              <Link to={`/licenses/${license.id}`}>{license.name}</Link>
+              {license.ends && <span className="quiet">, until {day(license.ends)}</span>}
             </li>
           ))}
-          {sites
-            .filter((site) => site.roles.some((role) => role.familyId === id))
-            .map((site) => (
-              <li key={site.id}>
-                used by <Link to={`/sites/${site.id}`}>{site.name}</Link>
-              </li>
-            ))}
+          {sites.map((site) => (
+            <li key={site.id}>
+              used by <Link to={`/sites/${site.id}`}>{site.name}</Link>
+            </li>
+          ))}
         </ul>
+      </Line>
+      <Line>
+        <RecordHistory type="family" id={id} />
       </Line>
     </Leaf>
   );
 }
 
-function Missing({ error }: { error: Error | null }) {
-  return error ? (
-    <Leaf title="Not here" below={error.message}>
-      <Line>
-        <Link to="/families">All families</Link>
-      </Line>
-    </Leaf>
-  ) : null;
-}
-
-function FileTable({ familyId, files, sites }: { familyId: string; files: HeldFile[]; sites: string[] }) {
+function FileTable({ family }: { family: Family }) {
+  const { id: familyId, files, asks } = family;
+  const sites = asks.flatMap((ask) => ask.by);
+  const mayEdit = useMayEdit();
   const navigate = useNavigate();
   const [removing, setRemoving] = useState<HeldFile | null>(null);
   const remove = useChange(
     async (file: HeldFile) => {
-      await call("DELETE", `/api/families/${familyId}/files/${file.id}`);
-      if (files.length === 1) {
+      const removed = await call<Undoable>(
+        "DELETE",
+        `/api/families/${familyId}/files/${file.id}`,
+        undefined,
+        {
+          version: family.version,
+        },
+      );
+      if (files.length === 1 && family.licenses.length === 0 && sites.length === 0) {
         await navigate("/families");
       }
+      return removed;
     },
-    (_, file) => `Removed ${baseName(file.fileName)}.`,
+    (removed, file) => ({ text: `Removed ${baseName(file.fileName)}.`, undo: removed.historyId }),
   );
   const convert = useChange(
     (file: HeldFile) => call<HeldFile>("POST", `/api/families/${familyId}/files/${file.id}/woff2`),
@@ -169,18 +184,20 @@ function FileTable({ familyId, files, sites }: { familyId: string; files: HeldFi
               <td className="number">{file.codePoints}</td>
               <td>{file.fontVersion.replace(/^Version /, "").slice(0, 24)}</td>
               <td style={{ whiteSpace: "nowrap", textAlign: "right", paddingRight: 0 }}>
-                {!hasWoff2(file) && (
+                {mayEdit && !hasWoff2(file) && (
                   <Button size="small" disabled={convert.isPending} onClick={() => convert.mutate(file)}>
                     Make WOFF2
                   </Button>
                 )}
-                <Button
-                  size="small"
-                  aria-label={`Remove ${baseName(file.fileName)}`}
-                  onClick={() => setRemoving(file)}
-                >
-                  Remove
-                </Button>
+                {mayEdit && (
+                  <Button
+                    size="small"
+                    aria-label={`Remove ${baseName(file.fileName)}`}
+                    onClick={() => setRemoving(file)}
+                  >
+                    Remove
+                  </Button>
+                )}
               </td>
             </tr>
           ))}

@@ -50,10 +50,10 @@ export function gridOf(files: HeldFile[], asks: Ask[]): Grid {
   };
 }
 
-/** Whether a face in one slot is what another slot asks for. */
+/** Whether browsers take a face in one slot for what another slot asks: an oblique stands for an italic too. */
 export function serves(held: Slot, asked: Slot): boolean {
   return (
-    held.slope === asked.slope &&
+    (held.slope === asked.slope || (held.slope !== "upright" && asked.slope !== "upright")) &&
     held.weight <= asked.weight &&
     held.weightMax >= asked.weightMax &&
     held.width <= asked.width &&

@@ -1,100 +1,157 @@
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
 import { Link, useSearchParams } from "react-router";
-import { useList } from "../shared/api/queries";
-import type { Family, Flag, License, Site } from "../shared/api/types";
+import { useWho } from "../account/session";
+import { useOne } from "../shared/api/queries";
+import type { Flag, Gathered, Person } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count, localDates } from "../shared/parts/format";
-import { FlagAction } from "./FlagNote";
-import { groupNames, useFlags } from "./flags";
-import { Sign } from "./Sign";
+import { count } from "../shared/parts/format";
+import { GatheredEntry } from "./GatheredEntry";
+import { filterOf, gatheredAddress, groupNames, openOf, paramsOf, useCounts, type FlagFilter } from "./flags";
 
+const MOST = 100;
 const groups = Object.keys(groupNames) as Flag["group"][];
+const states: [string, string][] = [
+  ["open", "open"],
+  ["accepted", "accepted"],
+  ["current", "open and accepted"],
+  ["gone", "gone"],
+];
 
-/** All flags gathered for triage: the same notes that stand in the margins. */
+/** All flags, gathered by what they have in common; what is looked for is one sentence, and the address. */
 export function FlagListPage() {
-  const flags = useFlags();
+  const counts = useCounts();
   const [params, setParams] = useSearchParams();
-  const group = params.get("group");
-  const all = flags.data ?? [];
-  const shown = group ? all.filter((flag) => flag.group === group) : all;
-  const stops = all.filter((flag) => flag.severity === "STOP").length;
+  const filter = filterOf(params);
+  const entries = useOne<Gathered[]>(gatheredAddress(filter, MOST)).data;
+  const set = (change: Partial<FlagFilter>) =>
+    setParams(paramsOf({ ...filter, ...change }), { replace: true });
+  const shown = entries?.reduce((sum, entry) => sum + entry.count, 0) ?? 0;
   return (
     <Leaf
       title="Flags"
       margin={false}
       below={
-        flags.data &&
-        (all.length === 0
+        counts &&
+        (openOf(counts) === 0
           ? "Nothing is unlicensed, missing or duplicate."
-          : `${count(all.length, "flag")}, of which ${count(stops, "stops", "stop")} something from going out.`)
-      }
-      actions={
-        <ToggleButtonGroup
-          exclusive
-          value={group ?? "ALL"}
-          aria-label="Group"
-          onChange={(_, value: string | null) => setParams(value && value !== "ALL" ? { group: value } : {})}
-        >
-          <ToggleButton value="ALL">All</ToggleButton>
-          {groups.map((value) => (
-            <ToggleButton key={value} value={value}>
-              {groupNames[value]} {all.filter((flag) => flag.group === value).length}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+          : `${count(openOf(counts), "flag")} from ${count(
+              counts.reduce((sum, one) => sum + one.causes, 0),
+              "cause",
+            )}; ${openOf(counts, { severity: "STOP" }).toLocaleString()} stop something from going out.`)
       }
     >
       <Line>
-        {groups
-          .filter((value) => shown.some((flag) => flag.group === value))
-          .map((value) => (
-            <section key={value}>
-              <h2 className="section">{groupNames[value]}</h2>
-              {shown
-                .filter((flag) => flag.group === value)
-                .map((flag) => (
-                  <FlagRow key={flag.id} flag={flag} />
-                ))}
-            </section>
-          ))}
+        <Sentence filter={filter} onChange={set} />
+        {entries && entries.length === 0 && <p className="empty">No flag fits.</p>}
+        {entries?.map((entry) => (
+          <GatheredEntry
+            key={`${entry.by} ${entry.key}`}
+            entry={entry}
+            filter={filter}
+            opened={entries.length === 1}
+          />
+        ))}
+        {entries?.length === MOST && (
+          <p className="quiet">
+            The first {MOST} are shown, with {shown.toLocaleString()} flags. Narrow the sentence above to see
+            others.
+          </p>
+        )}
       </Line>
     </Leaf>
   );
 }
 
-export function FlagRow({ flag, withGroup }: { flag: Flag; withGroup?: boolean }) {
+/** The filter as a sentence whose words one can change. */
+function Sentence({
+  filter,
+  onChange,
+}: {
+  filter: FlagFilter;
+  onChange: (change: Partial<FlagFilter>) => void;
+}) {
+  const people = useOne<Person[]>("/api/people").data ?? [];
+  const me = useWho().data?.name;
+  const narrowed = filter.site || filter.family || filter.license;
   return (
-    <div className={`home-row ${flag.severity.toLowerCase()}`}>
-      <span className="sign">
-        <Sign group={flag.group} size={17} />
-      </span>
-      <div>
-        {withGroup && <span className="group">{groupNames[flag.group]} </span>}
-        <b>{flag.title}</b> <span className="quiet">{localDates(flag.reason)}</span>
-        <Subjects flag={flag} />
-      </div>
-      <div style={{ textAlign: "right" }}>
-        <FlagAction flag={flag} />
-      </div>
+    <div className="sentence" role="group" aria-label="Which flags">
+      <Word label="State" value={filter.state} options={states} onChange={(state) => onChange({ state })} />
+      <Word
+        label="Group"
+        value={filter.group}
+        options={[
+          ["", "flags of every group"],
+          ...groups.map((g): [string, string] => [g, groupNames[g].toLowerCase()]),
+        ]}
+        onChange={(group) => onChange({ group })}
+      />
+      <Word
+        label="Gravity"
+        value={filter.severity}
+        options={[
+          ["", "grave or not"],
+          ["STOP", "that stop something"],
+          ["ASK", "that need an answer"],
+          ["WARN", "that can wait"],
+        ]}
+        onChange={(severity) => onChange({ severity })}
+      />
+      <span>handed to</span>
+      <Word
+        label="Person"
+        value={filter.person}
+        options={[
+          ["", "anybody or nobody"],
+          ...people
+            .filter((person) => !person.removed)
+            .map((person): [string, string] => [person.name, person.name === me ? "me" : person.displayName]),
+        ]}
+        onChange={(person) => onChange({ person })}
+      />
+      <span>gathered by</span>
+      <Word
+        label="Gathered by"
+        value={filter.by}
+        options={["cause", "site", "family", "license", "person"].map((by): [string, string] => [by, by])}
+        onChange={(by) => onChange({ by })}
+      />
+      <Word
+        label="Order"
+        value={filter.order}
+        options={[
+          ["", "gravest first"],
+          ["oldest", "oldest first inside"],
+        ]}
+        onChange={(order) => onChange({ order })}
+      />
+      {narrowed && <Link to="/flags">on one record only: show all</Link>}
     </div>
   );
 }
 
-/** Links to what a flag speaks of. */
-function Subjects({ flag }: { flag: Flag }) {
-  const sites = useList<Site>("/api/sites").data ?? [];
-  const families = useList<Family>("/api/families").data ?? [];
-  const licenses = useList<License>("/api/licenses").data ?? [];
-  const site = sites.find((s) => s.id === flag.siteId);
-  const family = families.find((f) => f.id === flag.familyId);
-  const license = licenses.find((l) => l.id === flag.licenseId);
+function Word(props: {
+  label: string;
+  value: string;
+  options: [string, string][];
+  onChange: (value: string) => void;
+}) {
   return (
-    <div style={{ display: "flex", flexWrap: "wrap", gap: "0 16px", fontSize: 15.5 }}>
-      {site && <Link to={`/sites/${site.id}`}>{site.name}</Link>}
-      {family && <Link to={`/families/${family.id}`}>{family.name}</Link>}
-      {license && <Link to={`/licenses/${license.id}`}>{license.terms.name}</Link>}
-      <span className="quiet">{flag.evidence.join(" · ")}</span>
-    </div>
+    <TextField
+      select
+      variant="standard"
+      value={props.value}
+      slotProps={{
+        htmlInput: { "aria-label": props.label },
+        select: { displayEmpty: true },
+      }}
+      onChange={(event) => props.onChange(event.target.value)}
+    >
+      {props.options.map(([value, words]) => (
+        <MenuItem key={value} value={value}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

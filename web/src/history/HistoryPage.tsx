@@ -1,45 +1,86 @@
-import { Link } from "react-router";
-import { useList } from "../shared/api/queries";
-import type { HistoryEntry } from "../shared/api/types";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { Link, useSearchParams } from "react-router";
+import { useOne, usePages } from "../shared/api/queries";
+import type { HistoryEntry, Person } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { moment } from "../shared/parts/format";
+import { More } from "../shared/parts/More";
+import { Entries } from "./Entries";
+import { historyAddress } from "./filter";
+import { typeWords } from "./words";
 
-const places: Record<string, string> = {
-  family: "families",
-  license: "licenses",
-  site: "sites",
-  intake: "intake",
-};
-
+/** Who did what, latest first, without end; by person, record and time, which are also the address. */
 export function HistoryPage() {
-  const entries = useList<HistoryEntry>("/api/history").data ?? [];
+  const [params, setParams] = useSearchParams();
+  const people = useOne<Person[]>("/api/people").data ?? [];
+  const { items, more, loadingMore } = usePages<HistoryEntry>(historyAddress(params));
+  const set = (name: string, value: string) => {
+    const next = new URLSearchParams(params);
+    if (value) {
+      next.set(name, value);
+    } else {
+      next.delete(name);
+    }
+    setParams(next, { replace: true });
+  };
+  const subject = params.get("subject");
   return (
-    <Leaf title="History" margin={false} below="Who did what, latest first.">
-      <Line>
-        <table className="sheet">
-          <tbody>
-            {entries.map((entry) => (
-              <tr key={entry.id}>
-                <td style={{ width: 190 }} className="quiet">
-                  {moment(entry.at)}
-                </td>
-                <td style={{ width: 110 }}>{entry.by}</td>
-                <td>
-                  {places[entry.subjectType] ? (
-                    <Link
-                      to={`/${places[entry.subjectType]}/${entry.subjectId}`}
-                      style={{ textDecoration: "none", color: "inherit" }}
-                    >
-                      {entry.text}
-                    </Link>
-                  ) : (
-                    entry.text
-                  )}
-                </td>
-              </tr>
+    <Leaf
+      title="History"
+      margin={false}
+      below="Who did what, latest first."
+      actions={
+        <>
+          <TextField
+            select
+            size="small"
+            label="By"
+            sx={{ minWidth: 150 }}
+            value={params.get("by") ?? ""}
+            onChange={(event) => set("by", event.target.value)}
+          >
+            <MenuItem value="">Anybody</MenuItem>
+            {people.map((person) => (
+              <MenuItem key={person.name} value={person.name}>
+                {person.displayName}
+              </MenuItem>
             ))}
-          </tbody>
-        </table>
+            <MenuItem value="unciala">Unciala itself</MenuItem>
+          </TextField>
+          <TextField
+            select
+            size="small"
+            label="About"
+            sx={{ minWidth: 140 }}
+            value={params.get("type") ?? ""}
+            onChange={(event) => set("type", event.target.value)}
+          >
+            <MenuItem value="">Everything</MenuItem>
+            {Object.entries(typeWords).map(([type, words]) => (
+              <MenuItem key={type} value={type}>
+                {words}
+              </MenuItem>
+            ))}
+          </TextField>
+          {(["from", "until"] as const).map((name) => (
+            <TextField
+              key={name}
+              size="small"
+              type="date"
+              label={name === "from" ? "From" : "Until"}
+              value={params.get(name) ?? ""}
+              slotProps={{ inputLabel: { shrink: true } }}
+              onChange={(event) => set(name, event.target.value)}
+            />
+          ))}
+          {subject && <Link to="/history">of this record only: show all</Link>}
+        </>
+      }
+    >
+      <Line>
+        {items && items.length === 0 && <p className="empty">Nothing was done that fits.</p>}
+        {items && <Entries entries={items} linked />}
+        <More more={more} loading={loadingMore} />
       </Line>
     </Leaf>
   );

@@ -1,75 +1,70 @@
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
-import { FlagRow } from "../flag/FlagListPage";
-import { useFlags } from "../flag/flags";
-import { uploadsInWords } from "../intake/IntakeListPage";
-import { useList } from "../shared/api/queries";
-import type { Family, Flag, IntakeSummary, License, Site } from "../shared/api/types";
+import { useWho } from "../account/session";
+import { GatheredEntry } from "../flag/GatheredEntry";
+import { filterOf, gatheredAddress, openOf, useCounts, type FlagFilter } from "../flag/flags";
+import { uploadsInWords } from "../intake/words";
+import { useOne } from "../shared/api/queries";
+import type { Flag, FlagCount, Gathered, IntakeSummary, PageOf } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count, day } from "../shared/parts/format";
-import { money } from "../license/words";
+import { count, localDates } from "../shared/parts/format";
 
-/** What needs me today: what must not go out, what waits for an answer, what ends soon. */
+const MOST_STOPS = 6;
+const MOST_QUESTIONS = 3;
+const open = filterOf(new URLSearchParams());
+
+/** What needs me today, at most a screenful: what must not go out, what waits for an answer, what ends soon. */
 export function HomePage() {
-  const flags = useFlags();
-  const intakes = useList<IntakeSummary>("/api/intakes").data ?? [];
-  const licenses = useList<License>("/api/licenses").data ?? [];
-  const sites = useList<Site>("/api/sites").data ?? [];
-  const families = useList<Family>("/api/families");
-  const all = flags.data ?? [];
-  const stops = all.filter((flag) => flag.severity === "STOP");
-  const asks = all.filter((flag) => flag.severity === "ASK");
+  const counts = useCounts();
+  const me = useWho().data;
+  const intakes = useOne<PageOf<IntakeSummary>>("/api/intakes?limit=20").data?.items ?? [];
+  const families = useOne<PageOf<unknown>>("/api/families?limit=1").data;
+  const ending = useOne<PageOf<Flag>>("/api/flags?cause=LICENSE_ENDING&state=open&limit=3").data?.items ?? [];
+  const mine = useGathered({ ...open, person: me?.name ?? "-" }, 4);
   const waiting = intakes.filter((intake) => intake.state === "REVIEW");
-  const soon = licenses.filter((license) =>
-    all.some((flag) => flag.kind === "LICENSE_ENDING" && flag.licenseId === license.id),
-  );
-  if (!flags.data || !families.data) {
-    return null;
-  }
   return (
     <Leaf
       title={new Date().toLocaleDateString(undefined, { weekday: "long", day: "numeric", month: "long" })}
-      below={inWords(stops.length, asks.length, waiting.length)}
-      notes={
-        <div style={{ padding: "34px 0 0 22px" }} className="quiet">
-          <div>{count(families.data.length, "family", "families")} held</div>
-          <div>{count(licenses.length, "license")}</div>
-          <div>{count(sites.length, "site")}</div>
-        </div>
-      }
+      below={counts && inWords(counts, waiting.length)}
     >
-      {families.data.length === 0 && <FirstSteps />}
+      {families?.items.length === 0 && <FirstSteps />}
       <Line
         notes={
           <>
-            {waiting.map((intake) => (
-              <div key={intake.id} style={{ padding: "30px 0 6px 22px" }}>
+            {waiting.slice(0, 3).map((intake) => (
+              <div key={intake.id} className="aside">
                 <b>An intake waits</b>
                 <div>
                   <Link to={`/intake/${intake.id}`}>{uploadsInWords(intake.uploads)}</Link>
                 </div>
-                <div className="quiet">
-                  {count(intake.files, "file")} from {intake.createdBy}
-                </div>
+                <div className="quiet">{count(intake.files, "file")}</div>
               </div>
             ))}
-            {soon.map((license) => (
-              <div key={license.id} style={{ padding: "14px 0 6px 22px" }}>
-                <b style={{ color: "var(--soon)" }}>Ends {day(license.terms.ends)}</b>
+            {ending.map((flag) => (
+              <div key={flag.id} className="aside">
+                <b className="soon">Ends soon</b>
                 <div>
-                  <Link to={`/licenses/${license.id}`}>{license.terms.name}</Link>
+                  <Link to={`/licenses/${flag.licenseId}#dates`}>{flag.licenseName}</Link>
                 </div>
-                <div className="quiet">{money(license.terms.price, license.terms.currency)} to renew</div>
+                <div className="quiet">{localDates(flag.reason)}</div>
               </div>
             ))}
           </>
         }
       >
-        <Part title="Must not go out like this" flags={stops} />
-        <Part title="Needs an answer" flags={asks} />
-        {all.length > stops.length + asks.length && (
+        {mine && mine.length > 0 && (
+          <Part
+            title="Handed to you"
+            entries={mine}
+            filter={{ ...open, person: me?.name ?? "" }}
+            all={`/flags?person=${me?.name}`}
+          />
+        )}
+        <Severe title="Must not go out like this" severity="STOP" most={MOST_STOPS} counts={counts} />
+        <Severe title="Needs an answer" severity="ASK" most={MOST_QUESTIONS} counts={counts} />
+        {counts && openOf(counts, { severity: "WARN" }) > 0 && (
           <p>
-            <Link to="/flags">{count(all.length - stops.length - asks.length, "more flag")}</Link>{" "}
+            <Link to="/flags?severity=WARN">{count(openOf(counts, { severity: "WARN" }), "more flag")}</Link>{" "}
             <span className="quiet">can wait: formats to make, files held twice, proof to attach.</span>
           </p>
         )}
@@ -78,13 +73,44 @@ export function HomePage() {
   );
 }
 
-function Part({ title, flags }: { title: string; flags: Flag[] }) {
-  return flags.length === 0 ? null : (
+function useGathered(filter: FlagFilter, most: number): Gathered[] | undefined {
+  return useOne<Gathered[]>(gatheredAddress(filter, most)).data;
+}
+
+function Severe(props: {
+  title: string;
+  severity: Flag["severity"];
+  most: number;
+  counts: FlagCount[] | undefined;
+}) {
+  const filter = { ...open, severity: props.severity };
+  const entries = useGathered(filter, props.most);
+  const causes = (props.counts ?? [])
+    .filter((one) => one.severity === props.severity)
+    .reduce((sum, one) => sum + one.causes, 0);
+  return entries && entries.length > 0 ? (
+    <Part
+      title={props.title}
+      entries={entries}
+      filter={filter}
+      all={`/flags?severity=${props.severity}`}
+      more={causes - entries.length}
+    />
+  ) : null;
+}
+
+function Part(props: { title: string; entries: Gathered[]; filter: FlagFilter; all: string; more?: number }) {
+  return (
     <section>
-      <h2 className="section">{title}</h2>
-      {flags.map((flag) => (
-        <FlagRow key={flag.id} flag={flag} withGroup />
+      <h2 className="section">{props.title}</h2>
+      {props.entries.map((entry) => (
+        <GatheredEntry key={entry.key} entry={entry} filter={props.filter} />
       ))}
+      {!!props.more && props.more > 0 && (
+        <p>
+          <Link to={props.all}>{count(props.more, "more cause")}</Link>
+        </p>
+      )}
     </section>
   );
 }
@@ -102,7 +128,9 @@ function FirstSteps() {
   );
 }
 
-function inWords(stops: number, asks: number, waiting: number): string {
+function inWords(counts: FlagCount[], waiting: number): string {
+  const stops = openOf(counts, { severity: "STOP" });
+  const asks = openOf(counts, { severity: "ASK" });
   const parts = [
     stops && `${count(stops, "thing")} must not go out as ${stops === 1 ? "it is" : "they are"}`,
     asks && `${count(asks, "question")} to a vendor ${asks === 1 ? "is" : "are"} open`,

@@ -1,13 +1,17 @@
 import { Link } from "react-router";
-import { useList } from "../shared/api/queries";
+import { usePages } from "../shared/api/queries";
 import type { IntakeSummary } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count, kB, moment } from "../shared/parts/format";
+import { usePeople } from "../account/session";
+import { kB, moment } from "../shared/parts/format";
+import { More } from "../shared/parts/More";
 import { DropArea } from "./DropArea";
 import { stateWords } from "./states";
+import { uploadsInWords } from "./words";
 
 export function IntakeListPage() {
-  const intakes = useList<IntakeSummary>("/api/intakes").data ?? [];
+  const { items, more, loadingMore } = usePages<IntakeSummary>("/api/intakes?limit=50");
+  const intakes = items ?? [];
   const open = intakes.filter(
     (intake) => intake.state === "READING" || intake.state === "REVIEW" || intake.state === "FAILED",
   );
@@ -28,12 +32,14 @@ export function IntakeListPage() {
             <IntakeTable intakes={done} />
           </>
         )}
+        <More more={more} loading={loadingMore} />
       </Line>
     </Leaf>
   );
 }
 
 function IntakeTable({ intakes }: { intakes: IntakeSummary[] }) {
+  const people = usePeople();
   return (
     <table className="sheet">
       <thead>
@@ -55,16 +61,11 @@ function IntakeTable({ intakes }: { intakes: IntakeSummary[] }) {
             <td>{stateWords[intake.state]}</td>
             <td className="number">{intake.files}</td>
             <td className="number">{kB(intake.totalBytes)}</td>
-            <td>{intake.createdBy}</td>
+            <td>{people(intake.createdBy)}</td>
             <td>{moment(intake.createdAt)}</td>
           </tr>
         ))}
       </tbody>
     </table>
   );
-}
-
-export function uploadsInWords(uploads: string[]): string {
-  const [first = "", ...rest] = uploads;
-  return rest.length === 0 ? first : `${first} and ${count(rest.length, "more file")}`;
 }

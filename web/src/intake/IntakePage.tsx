@@ -1,62 +1,66 @@
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import { useState } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { useMayEdit, usePeople } from "../account/session";
 import { Sign } from "../flag/Sign";
 import { call } from "../shared/api/client";
-import { useChange, useOne } from "../shared/api/queries";
-import type { Correction, FileRow, Intake } from "../shared/api/types";
+import { useChange, useIntake } from "../shared/api/queries";
+import type { Accepted, Correction, FileRow, Undoable } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Confirm } from "../shared/parts/Confirm";
 import { count, moment } from "../shared/parts/format";
+import { More } from "../shared/parts/More";
+import { NotHere } from "../shared/parts/NotHere";
 import { FontRows } from "./FontRows";
-import { uploadsInWords } from "./IntakeListPage";
 import { KeptOut } from "./KeptOut";
 import { stateWords } from "./states";
+import { uploadsInWords } from "./words";
 
 /** One drop under review, grouped by family; every file with its verdict, and corrections in place. */
 export function IntakePage() {
   const { id = "" } = useParams();
-  const path = `/api/intakes/${id}`;
-  const intake = useOne<Intake>(path, (data) => (data?.state === "READING" ? 400 : false));
   const navigate = useNavigate();
+  const path = `/api/intakes/${id}`;
+  const { intake, rows, error, more, loadingMore } = useIntake(path);
   const [discarding, setDiscarding] = useState(false);
+  const people = usePeople();
+  const mayEdit = useMayEdit();
   const correct = useChange(({ row, change }: { row: FileRow; change: Correction }) =>
-    call<Intake>("PATCH", `${path}/items/${row.id}`, change),
+    call("PATCH", `${path}/items/${row.id}`, change),
   );
   const accept = useChange(
     async () => {
-      const accepted = await call<{ files: number; familyIds: string[] }>("POST", `${path}/accept`);
-      await navigate(accepted.familyIds.length === 1 ? `/families/${accepted.familyIds[0]}` : "/families");
+      const accepted = await call<Accepted>("POST", `${path}/accept`, {});
+      const [only, ...others] = accepted.familyIds;
+      await navigate(others.length === 0 ? `/families/${only}` : "/families");
       return accepted;
     },
-    (accepted) => `${count(accepted.files, "file")} went into the inventory.`,
+    (accepted) => ({ text: `${count(accepted.files, "file")} went in.`, undo: accepted.historyId }),
   );
   const discard = useChange(
     async () => {
-      await call("DELETE", path);
+      const gone = await call<Undoable>("DELETE", path);
       await navigate("/intake");
+      return gone;
     },
-    () => "Thrown away.",
+    (gone) => ({ text: "Thrown away.", undo: gone.historyId }),
   );
-  if (!intake.data) {
-    return intake.error ? (
-      <Leaf title="Not here" below={intake.error.message}>
-        <Line>
-          <Link to="/intake">All intakes</Link>
-        </Line>
-      </Leaf>
-    ) : null;
+  useEnd(intake?.state === "READING");
+  if (!intake) {
+    return <NotHere error={error} all="/intake" allWords="All intakes" />;
   }
-  const { rows, state, summary } = intake.data;
+  const { state, summary } = intake;
   const fonts = rows.filter((row) => row.isFont);
-  const included = fonts.filter((row) => row.included);
-  const review = state === "REVIEW";
+  const included = intake.verdicts.reduce((sum, verdict) => sum + verdict.included, 0);
+  const review = state === "REVIEW" && mayEdit;
+  const busy = correct.isPending || accept.isPending;
   return (
     <Leaf
       title={uploadsInWords(summary.uploads)}
       above={<Link to="/intake">Intake</Link>}
-      below={`${stateWords[state][0]!.toUpperCase()}${stateWords[state].slice(1)}. Dropped ${moment(summary.createdAt)} by ${summary.createdBy}; ${count(rows.length, "file")}${state === "READING" ? " read so far" : ""}.`}
+      below={`${stateWords[state][0]!.toUpperCase()}${stateWords[state].slice(1)}. Dropped ${moment(summary.createdAt)} by ${people(summary.createdBy)}; ${count(summary.files, "file")}${state === "READING" ? " read so far" : ""}.`}
     >
       {state === "READING" && (
         <Line>
@@ -87,24 +91,25 @@ export function IntakePage() {
         </Line>
       ))}
       <KeptOut rows={rows.filter((row) => !row.isFont)} />
-      {(review || state === "FAILED") && (
+      <Line>
+        <More more={more} loading={loadingMore} />
+      </Line>
+      {(review || (state === "FAILED" && mayEdit)) && (
         <Line>
           <div className="savebar">
             {review && (
               <Button
                 variant="contained"
-                disabled={included.length === 0 || accept.isPending}
+                disabled={included === 0 || busy}
                 onClick={() => accept.mutate(undefined)}
               >
-                Accept {count(included.length, "file")}
+                {accept.isPending ? "Taking in …" : `Accept ${count(included, "file")}`}
               </Button>
             )}
             <Button onClick={() => setDiscarding(true)}>Throw away</Button>
             <span className="quiet">
               {review &&
-                (included.length === 0
-                  ? "Mark at least one file to go in."
-                  : "What is not marked stays out.")}
+                (included === 0 ? "Mark at least one file to go in." : "What is not marked stays out.")}
             </span>
           </div>
         </Line>
@@ -116,12 +121,24 @@ export function IntakePage() {
           onClose={() => setDiscarding(false)}
           onConfirm={() => discard.mutate(undefined)}
         >
-          None of its {count(rows.length, "file")} goes into the inventory; the copies here are deleted. What
-          is held already stays.
+          None of its {count(summary.files, "file")} goes into the inventory. You can take this back for an
+          hour; what is held already stays.
         </Confirm>
       )}
     </Leaf>
   );
+}
+
+/** Asks everything again when reading has ended, since other places count what waits. */
+function useEnd(reading: boolean) {
+  const client = useQueryClient();
+  const [was, setWas] = useState(reading);
+  useEffect(() => {
+    if (was && !reading) {
+      void client.invalidateQueries();
+    }
+    setWas(reading);
+  }, [was, reading, client]);
 }
 
 function families(rows: FileRow[]): [string, FileRow[]][] {
@@ -156,13 +173,13 @@ function IntakeNotes({ rows }: { rows: FileRow[] }) {
 
 function Note({ what, why }: { what: string; why: string }) {
   return (
-    <aside className="note">
+    <section className="note">
       <span className="sign">
         <Sign group="DUPLICATE" />
       </span>
       <div className="group">Duplicate</div>
       <div className="what">{what}</div>
       <div className="why">{why}</div>
-    </aside>
+    </section>
   );
 }

@@ -4,45 +4,85 @@ import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import type { ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import { Controller, useForm, type Control } from "react-hook-form";
-import type { Family, LicenseDraft } from "../shared/api/types";
+import { useMayEdit } from "../account/session";
+import { FamilyChoice } from "../family/FamilyChoice";
+import { fieldWords } from "../history/words";
+import type { LicenseDraft } from "../shared/api/types";
 import { Line } from "../shared/layout/Leaf";
 import { named } from "../shared/parts/autocomplete";
+import { Conflict } from "../shared/parts/Conflict";
 import { formatLabels } from "../shared/parts/format";
+import { useBeforeLeaving } from "../shared/parts/useBeforeLeaving";
+import { useMergedForm } from "../shared/parts/useMergedForm";
 import { ClauseField } from "./ClauseField";
-import { kindWords } from "./words";
+import { kindWords, termInWords } from "./words";
 
 type Notes = { covers?: ReactNode; rights?: ReactNode; domains?: ReactNode; dates?: ReactNode };
 
 type Props = {
   terms: LicenseDraft;
-  unsaved?: boolean;
-  families: Family[];
+  /** The version that is edited, or undefined for a license that is not recorded yet. */
+  version?: number;
+  licenseId?: string;
+  /** A domain that a flag asks to add; it stands in the form, to be saved. */
+  domain?: string | null;
+  familyNames: Record<string, string>;
   saveLabel: string;
-  onSave: (draft: LicenseDraft) => void;
+  onSave: (draft: LicenseDraft) => Promise<boolean>;
   notes: Notes;
 };
 
 /** What a license covers and says. Every clause is granted, refused or not stated. */
-export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes }: Props) {
-  const { register, control, handleSubmit, watch, formState } = useForm<LicenseDraft>({
-    defaultValues: terms,
-  });
+export function LicenseForm(props: Props) {
+  const { terms, saveLabel, notes, domain } = props;
+  const form = useForm<LicenseDraft>({ defaultValues: terms });
+  const { register, control, handleSubmit, watch, formState, getValues, setValue } = form;
+  const { conflict, resolve, saved } = useMergedForm(form, terms, props.version ?? 0);
+  const mayEdit = useMayEdit();
   const anyDomain = watch("anyDomain");
   const anyFormat = watch("anyFormat");
-  const save = handleSubmit((draft) =>
-    onSave({
+  const [familyNames, setFamilyNames] = useState(props.familyNames);
+  useEffect(() => {
+    if (domain && !getValues("domains").includes(domain)) {
+      setValue("domains", [...getValues("domains"), domain], { shouldDirty: true });
+    }
+  }, [domain, getValues, setValue]);
+  const save = handleSubmit(async (draft) => {
+    const kept = await props.onSave({
       ...draft,
       begins: draft.begins || null,
       ends: draft.ends || null,
       noticeDays: Number(draft.noticeDays ?? 30),
       price: Math.round(Number(draft.price ?? 0)),
-    }),
-  );
-  const dirty = formState.isDirty || unsaved;
+    });
+    if (kept) {
+      saved();
+    }
+  });
+  const dirty = formState.isDirty;
+  useBeforeLeaving(dirty);
   return (
     <form onSubmit={(event) => void save(event)}>
+      {conflict && (
+        <Line>
+          <Conflict
+            conflict={conflict}
+            subjectType="license"
+            subjectId={props.licenseId ?? ""}
+            names={fieldWords}
+            words={(field, value) =>
+              field === "covers"
+                ? (value as LicenseDraft["covers"])
+                    .map((c) => familyNames[c.familyId] ?? c.familyId)
+                    .join(", ")
+                : termInWords(field, value)
+            }
+            onMerge={resolve}
+          />
+        </Line>
+      )}
       <Line notes={notes.covers}>
         <h2 className="section">What it is</h2>
         <div className="form">
@@ -55,12 +95,12 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
             error={!!formState.errors.name}
             helperText={formState.errors.name?.message}
           />
-          <span className="label">How come by</span>
+          <span className="label">Basis</span>
           <Controller
             name="kind"
             control={control}
             render={({ field }) => (
-              <TextField select {...field} slotProps={{ htmlInput: { "aria-label": "How come by" } }}>
+              <TextField select {...field} slotProps={{ htmlInput: { "aria-label": "Basis" } }}>
                 {Object.entries(kindWords).map(([kind, words]) => (
                   <MenuItem key={kind} value={kind}>
                     {words}
@@ -78,15 +118,17 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
             name="covers"
             control={control}
             render={({ field }) => (
-              <Autocomplete
-                multiple
-                options={families}
-                getOptionLabel={(family) => family.name}
-                isOptionEqualToValue={(a, b) => a.id === b.id}
-                value={families.filter((family) =>
-                  field.value.some((covered) => covered.familyId === family.id),
-                )}
-                onChange={(_, chosen) =>
+              <FamilyChoice
+                label="Covers"
+                chosen={field.value.map((covered) => ({
+                  id: covered.familyId,
+                  name: familyNames[covered.familyId] ?? "…",
+                }))}
+                onChange={(chosen) => {
+                  setFamilyNames({
+                    ...familyNames,
+                    ...Object.fromEntries(chosen.map((family) => [family.id, family.name])),
+                  });
                   field.onChange(
                     chosen.map(
                       (family) =>
@@ -95,16 +137,8 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
                           faces: [],
                         },
                     ),
-                  )
-                }
-                renderInput={(params) => (
-                  <TextField
-                    {...params}
-                    variant="standard"
-                    placeholder="Families"
-                    slotProps={named(params, "Covers")}
-                  />
-                )}
+                  );
+                }}
               />
             )}
           />
@@ -166,6 +200,7 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
                   <Autocomplete
                     multiple
                     freeSolo
+                    autoSelect
                     options={[] as string[]}
                     value={field.value}
                     onChange={(_, value) => field.onChange(value)}
@@ -221,7 +256,7 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
                 <TextField
                   type="number"
                   slotProps={{ htmlInput: { "aria-label": "Price", step: "0.01", min: 0 } }}
-                  value={field.value ? field.value / 100 : ""}
+                  defaultValue={field.value ? field.value / 100 : ""}
                   onChange={(event) => field.onChange(Math.round(Number(event.target.value) * 100))}
                   sx={{ width: 120 }}
                 />
@@ -243,7 +278,13 @@ export function LicenseForm({ terms, unsaved, families, saveLabel, onSave, notes
           <TextField id="notes" multiline {...register("notes")} />
         </div>
         <div className="savebar">
-          <Button type="submit" variant="contained" disabled={!dirty}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={
+              !mayEdit || !!conflict || formState.isSubmitting || (props.version !== undefined && !dirty)
+            }
+          >
             {saveLabel}
           </Button>
           {dirty && <span className="quiet">Not saved yet.</span>}

@@ -1,77 +1,104 @@
 import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import { FlagNotes } from "../flag/FlagNote";
-import { useFlags } from "../flag/flags";
-import { useList } from "../shared/api/queries";
+import { useMayEdit } from "../account/session";
+import { useFlagsOf } from "../flag/flags";
+import { usePages, withParam } from "../shared/api/queries";
 import type { License } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count } from "../shared/parts/format";
+import { More } from "../shared/parts/More";
 import { Months, Track } from "./TimeLine";
 import { kindWords, money } from "./words";
 
+const AT_ONCE = 40;
+
 /** All licenses as bars over the coming eighteen months, soonest end first. */
 export function LicenseListPage() {
-  const licenses = useList<License>("/api/licenses");
-  const flags = useFlags().data ?? [];
-  const all = [...(licenses.data ?? [])].sort((a, b) =>
-    (a.terms.ends ?? "9999").localeCompare(b.terms.ends ?? "9999"),
-  );
+  const mayEdit = useMayEdit();
+  const [filter, setFilter] = useState("");
+  const words = useDeferredValue(filter.trim());
+  const path = `/api/licenses?order=ends&limit=${AT_ONCE}`;
+  const { items, more, loadingMore } = usePages<License>(words ? withParam(path, "name", words) : path);
   return (
     <Leaf
       title="Licenses"
-      below={
-        licenses.data && `${count(all.length, "license")} over the coming eighteen months, soonest end first.`
-      }
+      below="Over the coming eighteen months, soonest end first."
       actions={
-        <Button component={Link} to="/licenses/new" variant="outlined">
-          Record a license
-        </Button>
+        <>
+          {mayEdit && (
+            <Button component={Link} to="/licenses/new" variant="outlined">
+              Record a license
+            </Button>
+          )}
+          <TextField
+            label="Name, vendor or domain"
+            size="small"
+            value={filter}
+            onChange={(event) => setFilter(event.target.value)}
+          />
+        </>
       }
     >
-      {licenses.data && all.length === 0 && (
+      {items?.length === 0 && (
         <Line>
           <p className="empty">
-            No license is recorded yet. Record what the agency or its clients bought, were given or subscribe
-            to.
+            {words
+              ? `No license has “${words}” in its name, vendor or domains.`
+              : "No license is recorded yet. Record what the agency or its clients bought, were given or subscribe to."}
           </p>
         </Line>
       )}
-      {all.length > 0 && (
+      {items && items.length > 0 && (
         <Line>
           <Months />
         </Line>
       )}
-      {all.map((license) => (
-        <Line
-          ruled
-          key={license.id}
-          notes={
-            <FlagNotes
-              flags={flags
-                .filter((flag) => flag.licenseId === license.id && flag.siteId === "")
-                .concat(endedFlag(license.id))}
-              most={1}
-            />
-          }
-        >
-          <div className="timeline">
-            <div className="who">
-              <Link to={`/licenses/${license.id}`}>{license.terms.name}</Link>
-              <div className="quiet" style={{ fontSize: 15 }}>
-                {[kindWords[license.terms.kind], money(license.terms.price, license.terms.currency)]
-                  .filter(Boolean)
-                  .join(", ")}
-              </div>
-            </div>
-            <Track license={license} />
-          </div>
-        </Line>
+      {chunks(items ?? []).map((licenses) => (
+        <Rows key={licenses[0]!.id} licenses={licenses} />
       ))}
+      <Line>
+        <More more={more} loading={loadingMore} />
+      </Line>
     </Leaf>
   );
+}
 
-  /** The first site flag that says this license ended, so that the list tells it too. */
-  function endedFlag(id: string) {
-    return flags.filter((flag) => flag.licenseId === id && flag.kind === "LICENSE_ENDED").slice(0, 1);
+function chunks(licenses: License[]): License[][] {
+  const all: License[][] = [];
+  for (let i = 0; i < licenses.length; i += AT_ONCE) {
+    all.push(licenses.slice(i, i + AT_ONCE));
   }
+  return all;
+}
+
+function Rows({ licenses }: { licenses: License[] }) {
+  const flags = useFlagsOf(
+    "license",
+    licenses.map((license) => license.id),
+  );
+  return licenses.map((license) => {
+    const own = flags.filter((flag) => flag.licenseId === license.id);
+    const ended = own.filter((flag) => flag.kind === "LICENSE_ENDED").slice(0, 1);
+    return (
+      <Line
+        ruled
+        key={license.id}
+        notes={<FlagNotes flags={own.filter((flag) => flag.siteId === "").concat(ended)} most={1} />}
+      >
+        <div className="timeline">
+          <div className="who">
+            <Link to={`/licenses/${license.id}`}>{license.terms.name}</Link>
+            <div className="quiet" style={{ fontSize: 15 }}>
+              {[kindWords[license.terms.kind], money(license.terms.price, license.terms.currency)]
+                .filter(Boolean)
+                .join(", ")}
+            </div>
+          </div>
+          <Track license={license} />
+        </div>
+      </Line>
+    );
+  });
 }

@@ -1,5 +1,5 @@
 import type { License } from "../shared/api/types";
-import { day } from "../shared/parts/format";
+import { day, isoDay } from "../shared/parts/format";
 
 const span = 18;
 
@@ -29,7 +29,7 @@ export function Track({ license }: { license: License }) {
   const end = ends ? share(ends) : 1;
   const start = begins ? Math.max(0, share(begins)) : 0;
   const notice = ends ? Math.max(start, end - (noticeDays ?? 0) / (span * 30.4)) : end;
-  const today = share(new Date().toISOString().slice(0, 10));
+  const today = share(isoDay(new Date()));
   const words = ends ? (end < today ? `ended ${day(ends)}` : `until ${day(ends)}`) : "does not end";
   const from = Math.max(start, today);
   return (

@@ -13,7 +13,14 @@ export const kindWords: Record<LicenseDraft["kind"], string> = {
 };
 
 export function money(cents: number | null | undefined, currency: string): string {
-  return cents ? (cents / 100).toLocaleString(undefined, { style: "currency", currency }) : "";
+  if (!cents) {
+    return "";
+  }
+  try {
+    return (cents / 100).toLocaleString(undefined, { style: "currency", currency });
+  } catch {
+    return `${(cents / 100).toFixed(2)} ${currency}`;
+  }
 }
 
 export const emptyTerms: LicenseDraft = {
@@ -37,3 +44,19 @@ export const emptyTerms: LicenseDraft = {
   proof: "",
   notes: "",
 };
+
+/** A term of a license in words, where its changes are told. */
+export function termInWords(field: string, value: unknown): string {
+  if (field === "price") {
+    return money(Number(value), "EUR");
+  }
+  if (Array.isArray(value)) {
+    return value.join(", ");
+  }
+  if (field === "kind") {
+    return kindWords[value as LicenseDraft["kind"]];
+  }
+  return value === "GRANTED" || value === "REFUSED" || value === "NOT_STATED"
+    ? value.toLowerCase().replace("_", " ")
+    : String(value ?? "");
+}

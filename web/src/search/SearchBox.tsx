@@ -24,7 +24,8 @@ export function SearchBox() {
   const hits = useQuery({
     queryKey: ["/api/search", words],
     enabled: words.trim().length > 0,
-    queryFn: () => call<Hit[]>("GET", `/api/search?q=${encodeURIComponent(words)}`),
+    queryFn: ({ signal }) =>
+      call<Hit[]>("GET", `/api/search?q=${encodeURIComponent(words)}`, undefined, { signal }),
   });
   const ask = async (file: File) => {
     const form = new FormData();
@@ -32,13 +33,13 @@ export function SearchBox() {
     try {
       const [first] = await call<Hit[]>("POST", "/api/search", form);
       if (first) {
-        tell(`Yes: ${first.name} ${first.detail}.`);
+        tell({ text: `Yes: ${first.name} ${first.detail}.` });
         await navigate(`/families/${first.id}`);
       } else {
-        tell(`No, ${file.name} is not held under any name.`);
+        tell({ text: `No, ${file.name} is not held under any name.` });
       }
     } catch (error) {
-      tell((error as Error).message, "problem");
+      tell({ text: (error as Error).message, kind: "problem" });
     }
   };
   return (

@@ -1,13 +1,16 @@
 import Button from "@mui/material/Button";
+import { useMayEdit } from "../account/session";
 import { call } from "../shared/api/client";
-import { useChange, useList } from "../shared/api/queries";
-import type { Pack } from "../shared/api/types";
-import { count, kB, moment } from "../shared/parts/format";
+import { useChange, useOne } from "../shared/api/queries";
+import type { PageOf, Pack } from "../shared/api/types";
+import { count, kB, localDates, moment } from "../shared/parts/format";
 
 /** The packs made for a site, and the making of a new one. */
 export function Packs({ siteId }: { siteId: string }) {
   const path = `/api/sites/${siteId}/packs`;
-  const packs = useList<Pack>(path).data ?? [];
+  const list = useOne<PageOf<Pack>>(`${path}?limit=1`).data;
+  const packs = list?.items ?? [];
+  const mayEdit = useMayEdit();
   const make = useChange(
     () => call<Pack>("POST", path),
     (pack) => `Made a pack of ${kB(pack.bytes)}.`,
@@ -28,6 +31,16 @@ export function Packs({ siteId }: { siteId: string }) {
             </a>{" "}
             of {moment(latest.madeAt)}: {kB(latest.bytes)}, {count(files.length, "file")}.
           </p>
+          {latest.changedSince.length > 0 && (
+            <div className="outdated" role="status">
+              <b>This pack is out of date.</b>
+              <ul>
+                {latest.changedSince.map((change) => (
+                  <li key={change}>{localDates(change)}</li>
+                ))}
+              </ul>
+            </div>
+          )}
           <table className="sheet" style={{ marginBottom: 14 }}>
             <tbody>
               {files.map((file) => (
@@ -46,18 +59,20 @@ export function Packs({ siteId }: { siteId: string }) {
             </tbody>
           </table>
         </>
-      ) : (
+      ) : list === undefined ? null : (
         <p className="quiet" style={{ marginTop: 0 }}>
           None made yet. Only faces that are held and allowed on every domain go in.
         </p>
       )}
-      <Button
-        variant={latest ? "outlined" : "contained"}
-        disabled={make.isPending}
-        onClick={() => make.mutate(undefined)}
-      >
-        {make.isPending ? "Making …" : latest ? "Make a new pack" : "Make a pack"}
-      </Button>
+      {mayEdit && (
+        <Button
+          variant={latest && latest.changedSince.length === 0 ? "outlined" : "contained"}
+          disabled={make.isPending}
+          onClick={() => make.mutate(undefined)}
+        >
+          {make.isPending ? "Making …" : latest ? "Make a new pack" : "Make a pack"}
+        </Button>
+      )}
     </>
   );
 }

@@ -1,16 +1,16 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import { OneFamilyChoice } from "../family/FamilyChoice";
 import { SlotGrid } from "../family/SlotGrid";
 import { staticSlot, type Ask, type Cell } from "../family/slots";
 import type { Family, Role } from "../shared/api/types";
 import { genericWords, roleWords } from "./roles";
 
-type Props = { role: Role; families: Family[]; onChange: (role: Role) => void; onRemove: () => void };
+type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
 
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
-export function RoleEditor({ role, families, onChange, onRemove }: Props) {
-  const family = families.find((one) => one.id === role.familyId);
+export function RoleEditor({ role, family, onChange, onRemove }: Props) {
   const words = roleWords[role.role];
   const toggle = (cell: Cell) => {
     const picked = role.faces.some((face) => face.key === cell.slot.key);
@@ -26,19 +26,13 @@ export function RoleEditor({ role, families, onChange, onRemove }: Props) {
     <div style={{ padding: "10px 0 14px", borderBottom: "1px solid var(--rule)" }}>
       <div style={{ display: "flex", gap: 18, alignItems: "baseline", marginBottom: 10 }}>
         <b style={{ width: 110 }}>{words}</b>
-        <TextField
-          select
-          value={role.familyId}
-          sx={{ minWidth: 170 }}
-          slotProps={{ htmlInput: { "aria-label": `${words}: family` } }}
-          onChange={(event) => onChange({ ...role, familyId: event.target.value, faces: [] })}
-        >
-          {families.map((one) => (
-            <MenuItem key={one.id} value={one.id}>
-              {one.name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <OneFamilyChoice
+          key={family?.id ?? role.familyId}
+          label={`${words}: family`}
+          placeholder="Choose a family"
+          chosen={family ? { id: family.id, name: family.name } : null}
+          onChange={(chosen) => onChange({ ...role, familyId: chosen.id, faces: [] })}
+        />
         <span className="quiet">then</span>
         <TextField
           select

@@ -2,25 +2,51 @@ import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { Controller, useForm } from "react-hook-form";
-import { call } from "../shared/api/client";
-import type { Client, Site, SiteDraft } from "../shared/api/types";
+import { useMemo } from "react";
+import { useMayEdit } from "../account/session";
+import type { Client, Site } from "../shared/api/types";
+import { Conflict } from "../shared/parts/Conflict";
+import { useBeforeLeaving } from "../shared/parts/useBeforeLeaving";
+import { useMergedForm } from "../shared/parts/useMergedForm";
+import { domainsIn } from "./domains";
 
-type Props = { site?: Site; clients: Client[]; saveLabel: string; onSave: (draft: SiteDraft) => void };
+type Props = {
+  site?: Site;
+  clients: Client[];
+  saveLabel: string;
+  onSave: (fields: SiteFields) => Promise<boolean>;
+};
 
-type Fields = { client: string; name: string; domains: string[] };
+/** What this form edits of a site; a client is named, and may be a new one. */
+export type SiteFields = { client: string; name: string; domains: string[] };
 
 /** A site's client, name and domains; a client that is not known yet is added with the site. */
 export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
-  const { register, control, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: { client: site?.clientName ?? "", name: site?.name ?? "", domains: site?.domains ?? [] },
-  });
+  const recorded = useMemo<SiteFields>(
+    () => ({ client: site?.clientName ?? "", name: site?.name ?? "", domains: site?.domains ?? [] }),
+    [site?.clientName, site?.name, site?.domains],
+  );
+  const form = useForm<SiteFields>({ defaultValues: recorded });
+  const { register, control, handleSubmit, formState } = form;
+  const { conflict, resolve, saved } = useMergedForm(form, recorded, site?.version ?? 0);
+  const mayEdit = useMayEdit();
+  useBeforeLeaving(formState.isDirty && !formState.isSubmitting);
   const save = handleSubmit(async (fields) => {
-    const known = clients.find((client) => client.name.toLowerCase() === fields.client.trim().toLowerCase());
-    const client = known ?? (await call<Client>("POST", "/api/clients", { name: fields.client }));
-    onSave({ clientId: client.id, name: fields.name, domains: fields.domains, roles: site?.roles ?? [] });
+    if (await onSave({ ...fields, domains: fields.domains.flatMap(domainsIn) })) {
+      saved();
+    }
   });
   return (
     <form onSubmit={(event) => void save(event)}>
+      {conflict && site && (
+        <Conflict
+          conflict={conflict}
+          subjectType="site"
+          subjectId={site.id}
+          names={{ client: "Client", name: "Name", domains: "Domains" }}
+          onMerge={resolve}
+        />
+      )}
       <div className="form">
         <label className="label" htmlFor="client">
           Client
@@ -72,7 +98,7 @@ export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
               autoSelect
               options={[] as string[]}
               value={field.value}
-              onChange={(_, value) => field.onChange(value)}
+              onChange={(_, value) => field.onChange([...new Set(value.flatMap(domainsIn))])}
               renderInput={(params) => (
                 <TextField
                   {...params}
@@ -89,7 +115,7 @@ export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
         type="submit"
         variant={site ? "outlined" : "contained"}
         sx={{ mt: 2.5 }}
-        disabled={!!site && !formState.isDirty}
+        disabled={!mayEdit || !!conflict || formState.isSubmitting || (!!site && !formState.isDirty)}
       >
         {saveLabel}
       </Button>

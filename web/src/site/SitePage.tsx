@@ -1,13 +1,20 @@
+import Button from "@mui/material/Button";
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { useMayEdit } from "../account/session";
 import { FlagNotes } from "../flag/FlagNote";
-import { useFlagsWhere } from "../flag/flags";
-import { call } from "../shared/api/client";
+import { useFlagsOf } from "../flag/flags";
+import { RecordHistory } from "../history/RecordHistory";
+import { call, isStale } from "../shared/api/client";
 import { useChange, useList, useOne } from "../shared/api/queries";
-import type { AskedRow, Client, Family, Flag, Site, SiteDraft } from "../shared/api/types";
+import type { AskedRow, Client, Flag, Site, SiteDraft, Undoable } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { Confirm } from "../shared/parts/Confirm";
+import { NotHere } from "../shared/parts/NotHere";
 import { AskedHeldAllowed } from "./AskedHeldAllowed";
 import { Packs } from "./Packs";
-import { SiteForm } from "./SiteForm";
+import { SiteForm, type SiteFields } from "./SiteForm";
 import { SiteRoles } from "./SiteRoles";
 
 export function SitePage() {
@@ -15,19 +22,37 @@ export function SitePage() {
   return id === "new" ? <NewSite /> : <RecordedSite key={id} id={id} />;
 }
 
+/** The id of the client of this name, which is added when there is none. */
+async function clientNamed(clients: Client[], name: string): Promise<string> {
+  const wanted = name.trim().toLowerCase();
+  const known = clients.find((client) => client.name.toLowerCase() === wanted);
+  return (known ?? (await call<Client>("POST", "/api/clients", { name }))).id;
+}
+
 function NewSite() {
   const navigate = useNavigate();
   const clients = useList<Client>("/api/clients").data;
+  const client = useQueryClient();
   const add = useChange(
-    async (draft: SiteDraft) => {
-      const site = await call<Site>("POST", "/api/sites", draft);
-      await navigate(`/sites/${site.id}`);
-      return site;
+    async (fields: SiteFields) => {
+      const clientId = await clientNamed(clients ?? [], fields.client);
+      try {
+        return await call<Site>("POST", "/api/sites", {
+          clientId,
+          name: fields.name,
+          domains: fields.domains,
+          roles: [],
+        });
+      } catch (error) {
+        // A second try finds the client that this one added.
+        await client.invalidateQueries({ queryKey: ["/api/clients"] });
+        throw error;
+      }
     },
     (site) => `Added ${site.name}. Now choose its faces.`,
   );
   if (!clients) {
-    return null;
+    return <NotHere error={null} all="/sites" allWords="All sites" />;
   }
   return (
     <Leaf
@@ -36,7 +61,17 @@ function NewSite() {
       below="A site belongs to a client and has every domain on which it is seen."
     >
       <Line>
-        <SiteForm clients={clients} saveLabel="Add the site" onSave={(draft) => add.mutate(draft)} />
+        <SiteForm
+          clients={clients}
+          saveLabel="Add the site"
+          onSave={async (fields) => {
+            const site = await add.mutateAsync(fields).catch(() => null);
+            if (site) {
+              await navigate(`/sites/${site.id}`);
+            }
+            return site !== null;
+          }}
+        />
       </Line>
     </Leaf>
   );
@@ -46,33 +81,32 @@ const missing: Flag["kind"][] = ["FACE_NOT_HELD"];
 
 function RecordedSite({ id }: { id: string }) {
   const path = `/api/sites/${id}`;
+  const client = useQueryClient();
   const site = useOne<Site>(path);
-  const rows = useOne<AskedRow[]>(`${path}/comparison`).data ?? [];
-  const families = useList<Family>("/api/families").data;
+  const rows = useOne<AskedRow[]>(`${path}/comparison`).data;
   const clients = useList<Client>("/api/clients").data;
-  const flags = useFlagsWhere((flag) => flag.siteId === id);
+  const flags = useFlagsOf("site", [id]);
   const save = useChange(
-    (draft: SiteDraft) => call<Site>("PUT", path, draft, site.data?.version),
+    (draft: SiteDraft) => call<Site>("PUT", path, draft, { version: site.data?.version }),
     () => "Saved.",
+    isStale,
   );
-  if (site.error) {
-    return (
-      <Leaf title="Not here" below={site.error.message}>
-        <Line>
-          <Link to="/sites">All sites</Link>
-        </Line>
-      </Leaf>
-    );
-  }
-  if (!site.data || !families || !clients) {
-    return null;
+  if (!site.data || !clients) {
+    return <NotHere error={site.error} all="/sites" allWords="All sites" />;
   }
   const current = site.data;
-  const draft: SiteDraft = {
-    clientId: current.clientId,
-    name: current.name,
-    domains: current.domains,
-    roles: current.roles,
+  const keep = async (change: Partial<SiteDraft>): Promise<boolean> => {
+    try {
+      const { clientId, name, domains, roles } = current;
+      const edited = await save.mutateAsync({ clientId, name, domains, roles, ...change });
+      client.setQueryData([path], edited);
+      return true;
+    } catch (error) {
+      if (isStale(error)) {
+        await client.invalidateQueries({ queryKey: [path] });
+      }
+      return false;
+    }
   };
   return (
     <Leaf
@@ -83,17 +117,13 @@ function RecordedSite({ id }: { id: string }) {
         </>
       }
       below={current.domains.join(", ") || "No domain yet, so nothing can be allowed."}
+      actions={<DeleteSite site={current} />}
     >
       <Line notes={<FlagNotes flags={flags.filter((flag) => !missing.includes(flag.kind))} />}>
-        <AskedHeldAllowed rows={rows} />
+        {rows && <AskedHeldAllowed rows={rows} />}
       </Line>
       <Line notes={<FlagNotes flags={flags.filter((flag) => missing.includes(flag.kind))} />}>
-        <SiteRoles
-          key={current.version}
-          site={current}
-          families={families}
-          onSave={(roles) => save.mutate({ ...draft, roles })}
-        />
+        <SiteRoles site={current} onSave={(roles) => keep({ roles })} />
       </Line>
       <Line>
         <Packs siteId={id} />
@@ -101,13 +131,54 @@ function RecordedSite({ id }: { id: string }) {
       <Line>
         <h2 className="section">Name and domains</h2>
         <SiteForm
-          key={current.version}
           site={current}
           clients={clients}
           saveLabel="Save"
-          onSave={(edited) => save.mutate(edited)}
+          onSave={async (fields) =>
+            keep({
+              clientId: await clientNamed(clients, fields.client),
+              name: fields.name,
+              domains: fields.domains,
+            })
+          }
         />
+      </Line>
+      <Line>
+        <RecordHistory type="site" id={id} />
       </Line>
     </Leaf>
   );
+}
+
+/** Deletes a site, after saying what goes with it. */
+function DeleteSite({ site }: { site: Site }) {
+  const navigate = useNavigate();
+  const mayEdit = useMayEdit();
+  const [asking, setAsking] = useState(false);
+  const remove = useChange(
+    async () => {
+      const gone = await call<Undoable>("DELETE", `/api/sites/${site.id}`, undefined, {
+        version: site.version,
+      });
+      await navigate("/sites");
+      return gone;
+    },
+    (gone) => ({ text: `Deleted ${site.name}.`, undo: gone.historyId }),
+  );
+  return mayEdit ? (
+    <>
+      <Button onClick={() => setAsking(true)}>Delete</Button>
+      {asking && (
+        <Confirm
+          title={`Delete ${site.name}?`}
+          action="Delete"
+          onClose={() => setAsking(false)}
+          onConfirm={() => remove.mutate(undefined)}
+        >
+          Its {site.roles.length === 1 ? "text role" : `${site.roles.length} text roles`} and its packs go
+          with it. Families, licenses and the client stay.
+        </Confirm>
+      )}
+    </>
+  ) : null;
 }

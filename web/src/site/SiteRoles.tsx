@@ -1,31 +1,42 @@
 import Button from "@mui/material/Button";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
-import { useState } from "react";
-import { pageWeight, serves } from "../family/slots";
+import { useQueries } from "@tanstack/react-query";
+import { useMemo, useState } from "react";
+import { useForm } from "react-hook-form";
+import { useMayEdit } from "../account/session";
+import { call } from "../shared/api/client";
 import type { Family, Role, Site } from "../shared/api/types";
+import { Conflict } from "../shared/parts/Conflict";
 import { kB } from "../shared/parts/format";
+import { useBeforeLeaving } from "../shared/parts/useBeforeLeaving";
+import { useMergedForm } from "../shared/parts/useMergedForm";
 import { RoleEditor } from "./RoleEditor";
-import { roleWords } from "./roles";
+import { byRole, inOrder, roleWords, weigh, type RolesByName } from "./roles";
 
 const allRoles = Object.keys(roleWords) as Role["role"][];
 
+type Props = { site: Site; onSave: (roles: Role[]) => Promise<boolean> };
+
 /** The text roles of a site and the faces each asks for, with what they weigh adding up. */
-export function SiteRoles({
-  site,
-  families,
-  onSave,
-}: {
-  site: Site;
-  families: Family[];
-  onSave: (roles: Role[]) => void;
-}) {
-  const [roles, setRoles] = useState<Role[]>(site.roles);
+export function SiteRoles({ site, onSave }: Props) {
+  const recorded = useMemo(() => byRole(site.roles), [site.roles]);
+  const form = useForm<RolesByName>({ defaultValues: recorded });
+  const { conflict, resolve, saved } = useMergedForm(form, recorded, site.version);
+  const roles = inOrder(form.watch());
+  const families = useFamilies(roles);
+  const mayEdit = useMayEdit();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const changed = JSON.stringify(roles) !== JSON.stringify(site.roles);
+  const changed = form.formState.isDirty;
+  useBeforeLeaving(changed);
   const free = allRoles.filter((role) => !roles.some((set) => set.role === role));
   const weight = weigh(roles, families);
-  const replace = (role: Role) => setRoles(roles.map((other) => (other.role === role.role ? role : other)));
+  const set = (role: Role["role"], value: Role | null) => form.setValue(role, value, { shouldDirty: true });
+  const save = form.handleSubmit(async () => {
+    if (await onSave(inOrder(form.getValues()).filter((role) => role.familyId !== ""))) {
+      saved();
+    }
+  });
   return (
     <>
       <h2 className="section">
@@ -35,13 +46,23 @@ export function SiteRoles({
           {kB(weight.bytes)}; {(weight.bytes / 200_000).toFixed(1)} s at 1.6 Mbit/s
         </small>
       </h2>
+      {conflict && (
+        <Conflict
+          conflict={conflict}
+          subjectType="site"
+          subjectId={site.id}
+          names={roleWords}
+          words={(_, value) => roleInWords(value as Role | null, families)}
+          onMerge={resolve}
+        />
+      )}
       {roles.map((role) => (
         <RoleEditor
           key={role.role}
           role={role}
-          families={families}
-          onChange={replace}
-          onRemove={() => setRoles(roles.filter((other) => other !== role))}
+          family={families.find((family) => family.id === role.familyId)}
+          onChange={(edited) => set(role.role, edited)}
+          onRemove={() => set(role.role, null)}
         />
       ))}
       <div
@@ -50,13 +71,17 @@ export function SiteRoles({
       >
         {changed && (
           <>
-            <Button variant="contained" onClick={() => onSave(roles)}>
+            <Button
+              variant="contained"
+              disabled={!!conflict || form.formState.isSubmitting}
+              onClick={() => void save()}
+            >
               Save the faces
             </Button>
-            <Button onClick={() => setRoles(site.roles)}>Undo</Button>
+            <Button onClick={() => form.reset(recorded)}>Discard the changes</Button>
           </>
         )}
-        {free.length > 0 && families.length > 0 && (
+        {mayEdit && free.length > 0 && (
           <Button
             variant="outlined"
             size="small"
@@ -66,7 +91,6 @@ export function SiteRoles({
             Add a text role
           </Button>
         )}
-        {families.length === 0 && <span className="quiet">No family is held yet; take one in first.</span>}
       </div>
       <Menu anchorEl={anchor} open={!!anchor} onClose={() => setAnchor(null)}>
         {free.map((role) => (
@@ -74,7 +98,7 @@ export function SiteRoles({
             key={role}
             onClick={() => {
               setAnchor(null);
-              setRoles([...roles, { role, familyId: families[0]!.id, generic: "SANS_SERIF", faces: [] }]);
+              set(role, { role, familyId: roles[0]?.familyId ?? "", generic: "SANS_SERIF", faces: [] });
             }}
           >
             {roleWords[role]}
@@ -85,23 +109,22 @@ export function SiteRoles({
   );
 }
 
-/** What all chosen faces weigh together, each file counted once. */
-function weigh(roles: Role[], families: Family[]) {
-  const seen = new Set<string>();
-  const total = { faces: 0, bytes: 0, guessed: false };
-  for (const role of roles) {
-    const family = families.find((one) => one.id === role.familyId);
-    for (const slot of role.faces) {
-      const files = family?.files.filter((file) => serves(file.slot, slot)) ?? [];
-      const key = role.familyId + (files[0]?.slot.key ?? slot.key);
-      if (files.length > 0 && !seen.has(key)) {
-        seen.add(key);
-        const { bytes, guessed } = pageWeight(files);
-        total.faces++;
-        total.bytes += bytes;
-        total.guessed ||= guessed;
-      }
-    }
+/** The families that the roles are set in, each asked for by its id. */
+function useFamilies(roles: Role[]): Family[] {
+  const ids = [...new Set(roles.map((role) => role.familyId))].filter(Boolean);
+  return useQueries({
+    queries: ids.map((id) => ({
+      queryKey: [`/api/families/${id}`],
+      queryFn: () => call<Family>("GET", `/api/families/${id}`),
+    })),
+    combine: (results) => results.flatMap((result) => result.data ?? []),
+  });
+}
+
+function roleInWords(role: Role | null, families: Family[]): string {
+  if (!role) {
+    return "not set";
   }
-  return total;
+  const name = families.find((family) => family.id === role.familyId)?.name ?? "another family";
+  return `${name}, ${role.faces.map((face) => face.label || face.key).join(", ") || "no face"}`;
 }

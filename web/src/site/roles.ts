@@ -1,4 +1,5 @@
-import type { Role } from "../shared/api/types";
+import { pageWeight, serves } from "../family/slots";
+import type { Family, Role } from "../shared/api/types";
 
 export const roleWords: Record<Role["role"], string> = {
   PAGE_TITLE: "Page title",
@@ -17,3 +18,38 @@ export const genericWords: Record<Role["generic"], string> = {
   CURSIVE: "cursive",
   SYSTEM_UI: "system-ui",
 };
+
+/** The roles of a site as fields of a form, each by its name, so that two people can edit different ones. */
+export type RolesByName = Record<Role["role"], Role | null>;
+
+export function byRole(roles: Role[]): RolesByName {
+  const names = Object.keys(roleWords) as Role["role"][];
+  return Object.fromEntries(
+    names.map((name) => [name, roles.find((role) => role.role === name) ?? null]),
+  ) as RolesByName;
+}
+
+export function inOrder(roles: RolesByName): Role[] {
+  return (Object.keys(roleWords) as Role["role"][]).flatMap((name) => roles[name] ?? []);
+}
+
+/** What all chosen faces weigh together, each file counted once. */
+export function weigh(roles: Role[], families: Family[]) {
+  const seen = new Set<string>();
+  const total = { faces: 0, bytes: 0, guessed: false };
+  for (const role of roles) {
+    const family = families.find((one) => one.id === role.familyId);
+    for (const slot of role.faces) {
+      const files = family?.files.filter((file) => serves(file.slot, slot)) ?? [];
+      const key = role.familyId + (files[0]?.slot.key ?? slot.key);
+      if (files.length > 0 && !seen.has(key)) {
+        seen.add(key);
+        const { bytes, guessed } = pageWeight(files);
+        total.faces++;
+        total.bytes += bytes;
+        total.guessed ||= guessed;
+      }
+    }
+  }
+  return total;
+}

@@ -11,7 +11,12 @@ export class ProblemError extends Error {
 type Method = "GET" | "POST" | "PUT" | "PATCH" | "DELETE";
 
 /** Calls the API; `version` is the version that an edit is based on. */
-export async function call<T>(method: Method, path: string, body?: unknown, version?: number): Promise<T> {
+export async function call<T>(
+  method: Method,
+  path: string,
+  body?: unknown,
+  options: { version?: number; signal?: AbortSignal } = {},
+): Promise<T> {
   const headers: Record<string, string> = {};
   const isForm = body instanceof FormData;
   if (body !== undefined && !isForm) {
@@ -20,12 +25,13 @@ export async function call<T>(method: Method, path: string, body?: unknown, vers
   if (method !== "GET") {
     headers["X-XSRF-TOKEN"] = token();
   }
-  if (version !== undefined) {
-    headers["If-Match"] = `"${version}"`;
+  if (options.version !== undefined) {
+    headers["If-Match"] = `"${options.version}"`;
   }
   const response = await fetch(path, {
     method,
     headers,
+    signal: options.signal,
     body: body === undefined ? undefined : isForm ? body : JSON.stringify(body),
   });
   if (!response.ok) {
@@ -33,6 +39,11 @@ export async function call<T>(method: Method, path: string, body?: unknown, vers
   }
   const text = await response.text();
   return (text ? JSON.parse(text) : undefined) as T;
+}
+
+/** Whether somebody else changed the record that an edit was based on. */
+export function isStale(error: unknown): boolean {
+  return error instanceof ProblemError && error.status === 412;
 }
 
 async function detail(response: Response): Promise<string> {

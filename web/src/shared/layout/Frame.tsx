@@ -1,16 +1,15 @@
 import { NavLink, Outlet } from "react-router";
-import { useFlags } from "../../flag/flags";
+import { openOf, useCounts } from "../../flag/flags";
 import { SearchBox } from "../../search/SearchBox";
-import { useList } from "../api/queries";
-import type { IntakeSummary, Who } from "../api/types";
+import { useOne } from "../api/queries";
+import type { Who } from "../api/types";
 import { Shortcuts } from "./Shortcuts";
 import { Wordmark } from "./Wordmark";
 
 /** The rail with the places in the order of the work, and the place one is in. */
 export function Frame({ who }: { who: Who }) {
-  const flags = useFlags().data ?? [];
-  const intakes = useList<IntakeSummary>("/api/intakes").data ?? [];
-  const waiting = intakes.filter((intake) => intake.state === "REVIEW" || intake.state === "READING").length;
+  const counts = useCounts();
+  const waiting = useOne<{ intakes: number }>("/api/intakes/waiting").data?.intakes ?? 0;
   return (
     <div className="frame">
       <div className="rail">
@@ -24,10 +23,11 @@ export function Frame({ who }: { who: Who }) {
           <Place to="/families" name="Families" />
           <Place to="/licenses" name="Licenses" />
           <Place to="/sites" name="Sites" />
-          <Place to="/flags" name="Flags" count={flags.length} />
+          <Place to="/flags" name="Flags" count={counts && openOf(counts)} />
         </nav>
         <nav aria-label="Apart" className="rail-minor">
           <Place to="/history" name="History" />
+          <Place to="/people" name="People" />
           <Place to="/settings" name={who.displayName} />
         </nav>
       </div>
@@ -41,7 +41,7 @@ function Place({ to, name, count, end }: { to: string; name: string; count?: num
   return (
     <NavLink to={to} end={end} className={({ isActive }) => (isActive ? "rail-place active" : "rail-place")}>
       {name}
-      {count ? <small>{count}</small> : null}
+      {count ? <small>{count.toLocaleString()}</small> : null}
     </NavLink>
   );
 }

@@ -42,3 +42,10 @@ export const formatLabels: Record<string, string> = {
   eot: "EOT",
   svg: "SVG",
 };
+
+/** A day as forms and the API write it, by the reader's own clock; `later` is a number of days. */
+export function isoDay(from: Date, later = 0): string {
+  const date = new Date(from.getFullYear(), from.getMonth(), from.getDate() + later);
+  const two = (n: number) => String(n).padStart(2, "0");
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+}

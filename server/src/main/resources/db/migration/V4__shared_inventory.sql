@@ -63,6 +63,8 @@ create index pack_site on pack (site_id, made_at);
 alter table license add column begins date;
 alter table license add column ends date;
 alter table license add column notice_from date;
+alter table license add column ends_or_never date default date '9999-12-31' not null;
+create index license_ends_or_never on license (ends_or_never, name, id);
 alter table license add column search_text varchar(100000) default '' not null;
 create index license_begins on license (begins);
 create index license_ends on license (ends);

@@ -7,24 +7,29 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 
 /** The archives as vendors and clients handed them over. */
 final class Archives {
     private static final String TERMS =
             "This font was made up for a demonstration. Web use is granted for the domains named in the order.\n";
 
+    private static final Set<String> WITH_WEB_FILES =
+            Set.of("Penmarrow", "Vellumine", "Hollin", "Marl", "Osier", "Lanthorn");
+
     private Archives() {}
 
     static Map<String, Map<String, byte[]>> accepted() {
         Map<String, Map<String, byte[]>> archives = new LinkedHashMap<>();
         for (DemoFont font : DemoFont.all()) {
-            if (font.slot().weight().min() == 500 && font.family().equals("Brantle")) {
+            boolean stillToCome =
+                    font.family().equals("Brantle") && font.slot().weight().min() == 500;
+            if (stillToCome) {
                 continue;
             }
-            Map<String, byte[]> archive =
-                    archives.computeIfAbsent(font.family().replace(" ", "-") + ".zip", name -> new LinkedHashMap<>());
+            Map<String, byte[]> archive = archives.computeIfAbsent(archiveName(font), name -> new LinkedHashMap<>());
             archive.put("desktop/" + font.fileName(), font.bytes());
-            boolean web = font.family().equals("Penmarrow") || font.family().equals("Vellumine");
+            boolean web = WITH_WEB_FILES.contains(font.family());
             boolean some = font.family().equals("Ostrel")
                     && font.slot().slope().ordinal() == 0
                     && font.version().equals("1.0");
@@ -54,6 +59,12 @@ final class Archives {
         archive.put("Brantle 3/License.txt", TERMS.getBytes(StandardCharsets.UTF_8));
         archive.put("__MACOSX/._Brantle-Regular.ttf", new byte[] {0, 5, 22, 7});
         return archive;
+    }
+
+    /** The condensed width of a family came later, in an archive of its own. */
+    private static String archiveName(DemoFont font) {
+        String name = font.family().replace(" ", "-");
+        return (font.slot().width().max() < 90 ? name + "-Condensed" : name) + ".zip";
     }
 
     private static DemoFont font(String fileName) {

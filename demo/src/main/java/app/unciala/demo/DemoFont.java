@@ -1,5 +1,6 @@
 package app.unciala.demo;
 
+import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.demo.pen.Hand;
@@ -39,13 +40,28 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
                     weight == 700 ? RESTRICTED : INSTALLABLE));
         }
         fonts.add(new DemoFont("Wendlow", regular, "1.0", Hand.BROAD_NIB, 0.12, INSTALLABLE));
+        for (int weight : new int[] {400, 700}) {
+            Slot upright = Slot.of(weight, 100, Slope.UPRIGHT);
+            fonts.add(new DemoFont("Ostrel", Slot.of(weight, 75, Slope.UPRIGHT), "1.0", Hand.SANS, 0, INSTALLABLE));
+            fonts.add(new DemoFont("Gannet", upright, "2.0", Hand.SANS, 0.11, INSTALLABLE));
+            fonts.add(new DemoFont("Hollin", upright, "1.4", Hand.BROAD_NIB, -0.07, INSTALLABLE));
+            fonts.add(new DemoFont("Fenwick Grotesk", upright, "1.2", Hand.SANS, -0.09, INSTALLABLE));
+        }
+        fonts.add(new DemoFont(
+                "Marl", new Slot(Range.of(400), new Range(75, 100), Slope.UPRIGHT), "1.0", Hand.SANS, 0.05, 0));
+        fonts.add(new DemoFont("Penmarrow Capitals", regular, "2.1", Hand.SMALL_CAPITALS, 0, INSTALLABLE));
+        fonts.add(
+                new DemoFont("Skerry Display", Slot.of(900, 100, Slope.UPRIGHT), "1.0", Hand.SANS, 0.28, INSTALLABLE));
+        fonts.add(new DemoFont("Lanthorn", regular, "1.1", Hand.UNCIAL, -0.12, INSTALLABLE));
+        fonts.add(new DemoFont("Osier", regular, "3.2", Hand.BROAD_NIB, 0.2, INSTALLABLE));
         return List.copyOf(fonts);
     }
 
     /** The name under which it is handed over, such as {@code Ostrel-BoldItalic.ttf}; later versions say so. */
     public String fileName() {
         String later = version.equals("1.1") ? "-v" + version : "";
-        return family.replace(" ", "") + "-" + slot.label().replace(" ", "") + later + ".ttf";
+        return family.replace(" ", "")
+                + (slot.width().isSingle() ? "-" + slot.label().replace(" ", "") : "-Variable") + later + ".ttf";
     }
 
     String resource() {

@@ -4,19 +4,26 @@ import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.license.Clause;
 import app.unciala.core.license.LicenseKind;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The demonstration's agency with its clients, sites and licenses, and the trouble they are in on purpose: a bold
- * nobody holds, a license that ended, a domain that is not permitted, one that nobody thought of asking about, a face
- * without any license, a file filed twice and two versions of one face.
+ * The demonstration's agency over fourteen months, with its people, clients, sites and licenses, and the trouble they
+ * are in on purpose: a bold nobody holds, licenses that ended, a domain that is not permitted, one that nobody thought
+ * of asking about, faces without any license, a file filed twice and two versions of one face. Days are counted back
+ * from today.
  */
 public final class Scenario {
-    /** A site, with the faces each text role asks for. */
-    public record Site(String client, String name, String text, List<String> domains, List<Role> roles) {}
+    /** Someone at the agency; {@code level} is READER, EDITOR or ADMINISTRATOR. */
+    public record Person(String name, String displayName, String level, int joined) {}
+
+    /** A site, with the faces each text role asks for, and who added it when. */
+    public record Site(
+            String client, String name, String text, List<String> domains, List<Role> roles, int daysAgo, String by) {}
 
     public record Role(TextRole role, String family, GenericFamily generic, List<Slot> faces) {}
 
@@ -25,17 +32,162 @@ public final class Scenario {
             String name,
             LicenseKind kind,
             String vendor,
-            String family,
-            boolean converting,
+            List<String> families,
+            Clause webUse,
+            Clause converting,
             boolean anywhere,
             List<String> domains,
             int begunBefore,
             @Nullable Integer endsIn,
             int noticeDays,
             long price,
-            boolean agreement) {}
+            boolean agreement,
+            int daysAgo,
+            String by) {
+        /** Granted on every point that a deal of this kind usually grants, with the agreement attached. */
+        static Deal of(String name, LicenseKind kind, String vendor, List<String> families, int daysAgo, String by) {
+            return new Deal(
+                    name,
+                    kind,
+                    vendor,
+                    families,
+                    Clause.GRANTED,
+                    Clause.GRANTED,
+                    true,
+                    List.of(),
+                    daysAgo,
+                    null,
+                    30,
+                    0,
+                    true,
+                    daysAgo,
+                    by);
+        }
+
+        Deal on(String... permitted) {
+            return new Deal(
+                    name,
+                    kind,
+                    vendor,
+                    families,
+                    webUse,
+                    converting,
+                    false,
+                    List.of(permitted),
+                    begunBefore,
+                    endsIn,
+                    noticeDays,
+                    price,
+                    agreement,
+                    daysAgo,
+                    by);
+        }
+
+        Deal at(long cents) {
+            return new Deal(
+                    name,
+                    kind,
+                    vendor,
+                    families,
+                    webUse,
+                    converting,
+                    anywhere,
+                    domains,
+                    begunBefore,
+                    endsIn,
+                    noticeDays,
+                    cents,
+                    agreement,
+                    daysAgo,
+                    by);
+        }
+
+        Deal ending(int days, int notice) {
+            return new Deal(
+                    name,
+                    kind,
+                    vendor,
+                    families,
+                    webUse,
+                    converting,
+                    anywhere,
+                    domains,
+                    begunBefore,
+                    days,
+                    notice,
+                    price,
+                    agreement,
+                    daysAgo,
+                    by);
+        }
+
+        Deal saying(Clause onWebUse, Clause onConverting) {
+            return new Deal(
+                    name,
+                    kind,
+                    vendor,
+                    families,
+                    onWebUse,
+                    onConverting,
+                    anywhere,
+                    domains,
+                    begunBefore,
+                    endsIn,
+                    noticeDays,
+                    price,
+                    agreement,
+                    daysAgo,
+                    by);
+        }
+
+        Deal withoutAgreement() {
+            return new Deal(
+                    name,
+                    kind,
+                    vendor,
+                    families,
+                    webUse,
+                    converting,
+                    anywhere,
+                    domains,
+                    begunBefore,
+                    endsIn,
+                    noticeDays,
+                    price,
+                    false,
+                    daysAgo,
+                    by);
+        }
+    }
+
+    /** An archive as it was taken in; {@code files} by their paths in it. */
+    public record Arrival(String name, Map<String, byte[]> files, int daysAgo, String by) {}
+
+    /** What somebody decided about the flags of a kind: accepted for some days, or handed to somebody. */
+    public record Decision(
+            String kind,
+            Optional<String> site,
+            Optional<String> handedTo,
+            int acceptedDays,
+            String reason,
+            int daysAgo,
+            String by) {}
+
+    private static final String MARA = "demo";
+    private static final String ILSE = "ilse";
+    private static final String TOMAS = "tomas";
+    private static final String PRIYA = "priya";
 
     private Scenario() {}
+
+    /** Five people; the account of the demonstration itself is made apart from them. */
+    public static List<Person> people() {
+        return List.of(
+                new Person(ILSE, "Ilse Brandvik", "ADMINISTRATOR", 420),
+                new Person(TOMAS, "Tomás Redler", "EDITOR", 400),
+                new Person(PRIYA, "Priya Okonjo", "EDITOR", 210),
+                new Person("wen", "Wen Halloran", "READER", 90));
+    }
 
     public static List<Site> sites() {
         return List.of(
@@ -52,7 +204,9 @@ public final class Scenario {
                                         GenericFamily.SERIF,
                                         regular(),
                                         italic(),
-                                        bold()))),
+                                        bold())),
+                        380,
+                        TOMAS),
                 new Site(
                         "Tidewater Cooperative",
                         "Tidewater Cooperative",
@@ -60,7 +214,9 @@ public final class Scenario {
                         List.of("tidewater.example"),
                         List.of(
                                 role(TextRole.HEADINGS, "Ostrel", GenericFamily.SANS_SERIF, upright(700), upright(900)),
-                                role(TextRole.RUNNING_TEXT, "Ostrel", GenericFamily.SANS_SERIF, regular(), italic()))),
+                                role(TextRole.RUNNING_TEXT, "Ostrel", GenericFamily.SANS_SERIF, regular(), italic())),
+                        352,
+                        TOMAS),
                 new Site(
                         "Northlight Museum",
                         "Northlight Museum",
@@ -68,7 +224,9 @@ public final class Scenario {
                         List.of("northlight.example", "tickets-northlight.example"),
                         List.of(
                                 role(TextRole.HEADINGS, "Ostrel", GenericFamily.SANS_SERIF, upright(300)),
-                                role(TextRole.RUNNING_TEXT, "Penmarrow", GenericFamily.SERIF, regular(), italic()))),
+                                role(TextRole.RUNNING_TEXT, "Penmarrow", GenericFamily.SERIF, regular(), italic())),
+                        301,
+                        MARA),
                 new Site(
                         "Fernway Physiotherapy",
                         "Fernway",
@@ -76,7 +234,9 @@ public final class Scenario {
                         List.of("fernway.example"),
                         List.of(
                                 role(TextRole.HEADINGS, "Wendlow", GenericFamily.SERIF, bold()),
-                                role(TextRole.RUNNING_TEXT, "Wendlow", GenericFamily.SERIF, regular()))),
+                                role(TextRole.RUNNING_TEXT, "Wendlow", GenericFamily.SERIF, regular())),
+                        264,
+                        TOMAS),
                 new Site(
                         "Copperline Cycles",
                         "Copperline",
@@ -84,7 +244,9 @@ public final class Scenario {
                         List.of("copperline.example"),
                         List.of(
                                 role(TextRole.HEADINGS, "Brantle", GenericFamily.SANS_SERIF, bold()),
-                                role(TextRole.RUNNING_TEXT, "Brantle", GenericFamily.SANS_SERIF, regular()))),
+                                role(TextRole.RUNNING_TEXT, "Brantle", GenericFamily.SANS_SERIF, regular())),
+                        240,
+                        MARA),
                 new Site(
                         "Opal Street Books",
                         "Opal Street Books",
@@ -93,86 +255,243 @@ public final class Scenario {
                         List.of(
                                 role(TextRole.HEADINGS, "Vellumine", GenericFamily.SERIF, regular()),
                                 role(TextRole.RUNNING_TEXT, "Penmarrow", GenericFamily.SERIF, regular(), italic()),
-                                role(TextRole.CODE, "Tillet Mono", GenericFamily.MONOSPACE, regular()))));
+                                role(TextRole.CODE, "Tillet Mono", GenericFamily.MONOSPACE, regular())),
+                        188,
+                        PRIYA),
+                new Site(
+                        "Northlight Museum",
+                        "Northlight Shop",
+                        "Prints, pencils, and the catalogue of the lamp room.",
+                        List.of("shop.northlight.example"),
+                        List.of(
+                                role(TextRole.HEADINGS, "Skerry Display", GenericFamily.SANS_SERIF, upright(900)),
+                                role(TextRole.RUNNING_TEXT, "Penmarrow", GenericFamily.SERIF, regular())),
+                        160,
+                        PRIYA),
+                new Site(
+                        "Lantern Row Theatre",
+                        "Lantern Row",
+                        "A hundred and four seats, and the street outside when it is warm.",
+                        List.of("lanternrow.example"),
+                        List.of(
+                                role(TextRole.PAGE_TITLE, "Lanthorn", GenericFamily.SERIF, regular()),
+                                role(TextRole.RUNNING_TEXT, "Hollin", GenericFamily.SERIF, regular(), bold())),
+                        133,
+                        TOMAS),
+                new Site(
+                        "Lantern Row Theatre",
+                        "Lantern Row Archive",
+                        "Every bill since the first season, and who forgot which line.",
+                        List.of("archive.lanternrow.example"),
+                        List.of(role(TextRole.RUNNING_TEXT, "Hollin", GenericFamily.SERIF, regular(), italic())),
+                        120,
+                        TOMAS),
+                new Site(
+                        "Marlpit Brickworks",
+                        "Marlpit",
+                        "Bricks by the pallet, and one by one for those who mend.",
+                        List.of("marlpit.example"),
+                        List.of(
+                                role(
+                                        TextRole.HEADINGS,
+                                        "Ostrel",
+                                        GenericFamily.SANS_SERIF,
+                                        Slot.of(700, 75, Slope.UPRIGHT)),
+                                role(TextRole.RUNNING_TEXT, "Marl", GenericFamily.SANS_SERIF, regular())),
+                        86,
+                        PRIYA),
+                new Site(
+                        "Gannet Ferries",
+                        "Gannet Ferries",
+                        "Out at seven, back by dusk, and room for the dog.",
+                        List.of("gannetferries.example", "book.gannetferries.example"),
+                        List.of(
+                                role(TextRole.HEADINGS, "Gannet", GenericFamily.SANS_SERIF, bold()),
+                                role(TextRole.RUNNING_TEXT, "Gannet", GenericFamily.SANS_SERIF, regular())),
+                        54,
+                        MARA),
+                new Site(
+                        "Opal Street Books",
+                        "Opal Street Readings",
+                        "Somebody reads, somebody pours, and everybody is home by ten.",
+                        List.of("readings.opalstreet.example"),
+                        List.of(
+                                role(TextRole.HEADINGS, "Penmarrow Capitals", GenericFamily.SERIF, regular()),
+                                role(TextRole.RUNNING_TEXT, "Osier", GenericFamily.SERIF, regular())),
+                        23,
+                        PRIYA));
     }
 
     public static List<Deal> deals() {
         return List.of(
-                new Deal(
-                        "Ostrel for two sites",
-                        LicenseKind.SUBSCRIPTION,
-                        "Ostrel & Daughters",
-                        "Ostrel",
-                        true,
-                        false,
-                        List.of("tidewater.example", "northlight.example"),
-                        340,
-                        25,
-                        45,
-                        24000,
-                        true),
-                new Deal(
-                        "Penmarrow web license",
-                        LicenseKind.PER_DOMAIN,
-                        "Marrow Type",
-                        "Penmarrow",
-                        true,
-                        false,
-                        List.of("harborandrye.example", "northlight.example", "opalstreet.example"),
-                        700,
-                        null,
-                        30,
-                        31500,
-                        true),
-                new Deal(
-                        "Vellumine donation",
-                        LicenseKind.DONATION,
-                        "Brother Anselm’s Types",
-                        "Vellumine",
-                        true,
-                        true,
-                        List.of(),
-                        400,
-                        null,
-                        30,
-                        2000,
-                        false),
-                new Deal(
-                        "Brantle yearly",
-                        LicenseKind.SUBSCRIPTION,
-                        "Foundry on the Hill",
-                        "Brantle",
-                        true,
-                        false,
-                        List.of("copperline.example"),
-                        400,
-                        -33,
-                        30,
-                        9900,
-                        true),
-                new Deal(
+                Deal.of(
                         "Wendlow open license",
                         LicenseKind.FREE,
                         "The Wendlow authors",
-                        "Wendlow",
-                        true,
-                        true,
-                        List.of(),
-                        900,
-                        null,
-                        30,
-                        0,
-                        true));
+                        List.of("Wendlow"),
+                        398,
+                        TOMAS),
+                Deal.of("Penmarrow web license", LicenseKind.PER_DOMAIN, "Marrow Type", List.of("Penmarrow"), 381, MARA)
+                        .on("harborandrye.example", "northlight.example", "opalstreet.example")
+                        .at(31500),
+                Deal.of(
+                                "Vellumine donation",
+                                LicenseKind.DONATION,
+                                "Brother Anselm’s Types",
+                                List.of("Vellumine"),
+                                379,
+                                TOMAS)
+                        .at(2000)
+                        .withoutAgreement(),
+                Deal.of(
+                                "Brantle yearly",
+                                LicenseKind.SUBSCRIPTION,
+                                "Foundry on the Hill",
+                                List.of("Brantle"),
+                                360,
+                                MARA)
+                        .on("copperline.example")
+                        .at(9900)
+                        .ending(-33, 30),
+                Deal.of(
+                                "Ostrel for two sites",
+                                LicenseKind.SUBSCRIPTION,
+                                "Ostrel & Daughters",
+                                List.of("Ostrel"),
+                                340,
+                                MARA)
+                        .on("tidewater.example", "northlight.example", "marlpit.example")
+                        .at(24000)
+                        .ending(25, 45),
+                Deal.of(
+                                "Lanthorn, for personal use",
+                                LicenseKind.PERSONAL,
+                                "Hob Letters",
+                                List.of("Lanthorn"),
+                                140,
+                                TOMAS)
+                        .saying(Clause.REFUSED, Clause.NOT_STATED),
+                Deal.of(
+                                "Hollin for Lantern Row",
+                                LicenseKind.CLIENT_SUPPLIED,
+                                "Lantern Row Theatre",
+                                List.of("Hollin"),
+                                136,
+                                TOMAS)
+                        .on("lanternrow.example")
+                        .saying(Clause.GRANTED, Clause.REFUSED),
+                Deal.of("Marl by page views", LicenseKind.PAGE_VIEWS, "Pit & Quarry", List.of("Marl"), 88, PRIYA)
+                        .on("marlpit.example")
+                        .at(14400)
+                        .ending(276, 60),
+                Deal.of(
+                                "Skerry trial",
+                                LicenseKind.TRIAL,
+                                "Skerry Rocks Foundry",
+                                List.of("Skerry Display"),
+                                162,
+                                PRIYA)
+                        .saying(Clause.REFUSED, Clause.REFUSED)
+                        .ending(-71, 14),
+                Deal.of(
+                                "Fenwick for the office",
+                                LicenseKind.DESKTOP,
+                                "Fenwick & Sons",
+                                List.of("Fenwick Grotesk"),
+                                75,
+                                MARA)
+                        .saying(Clause.NOT_STATED, Clause.NOT_STATED)
+                        .at(5900),
+                Deal.of(
+                        "Tillet Mono open license",
+                        LicenseKind.FREE,
+                        "The Tillet authors",
+                        List.of("Tillet Mono"),
+                        186,
+                        PRIYA),
+                Deal.of(
+                                "Penmarrow Capitals",
+                                LicenseKind.PER_DOMAIN,
+                                "Marrow Type",
+                                List.of("Penmarrow Capitals"),
+                                22,
+                                PRIYA)
+                        .on("readings.opalstreet.example")
+                        .saying(Clause.GRANTED, Clause.NOT_STATED)
+                        .at(9000)
+                        .withoutAgreement());
     }
 
-    /** The archives that were accepted long ago, by name; file paths to bytes. */
-    public static Map<String, Map<String, byte[]>> accepted() {
-        return Archives.accepted();
+    /** Flags that people looked at; those left out stand open. */
+    public static List<Decision> decisions() {
+        return List.of(
+                new Decision(
+                        "SLOT_CLASH",
+                        Optional.empty(),
+                        Optional.empty(),
+                        75,
+                        "Tidewater stays on 1.0 until its new pages are out.",
+                        40,
+                        MARA),
+                new Decision(
+                        "LICENSE_ENDED",
+                        Optional.of("Copperline"),
+                        Optional.of(MARA),
+                        0,
+                        "Asked the foundry for an offer on two years.",
+                        12,
+                        ILSE),
+                new Decision(
+                        "NO_LICENSE",
+                        Optional.of("Gannet Ferries"),
+                        Optional.of(PRIYA),
+                        0,
+                        "The client says that they bought it; the order is on its way.",
+                        6,
+                        MARA),
+                new Decision(
+                        "NO_PROOF",
+                        Optional.empty(),
+                        Optional.empty(),
+                        30,
+                        "The receipt is in the bookkeeping, to be scanned with the year’s end.",
+                        9,
+                        ILSE));
+    }
+
+    /** The archives that were accepted, oldest first. */
+    public static List<Arrival> arrivals() {
+        Map<String, Map<String, byte[]>> archives = Archives.accepted();
+        return List.of(
+                arrival(archives, "Ostrel.zip", 410, TOMAS),
+                arrival(archives, "Penmarrow.zip", 402, TOMAS),
+                arrival(archives, "Wendlow.zip", 399, TOMAS),
+                arrival(archives, "Vellumine.zip", 382, TOMAS),
+                arrival(archives, "Brantle.zip", 361, MARA),
+                arrival(archives, "harbor-old-site.zip", 300, ILSE),
+                arrival(archives, "Tillet-Mono.zip", 190, PRIYA),
+                arrival(archives, "Skerry-Display.zip", 163, PRIYA),
+                arrival(archives, "Lanthorn.zip", 141, TOMAS),
+                arrival(archives, "Hollin.zip", 137, TOMAS),
+                arrival(archives, "Marl.zip", 89, PRIYA),
+                arrival(archives, "Ostrel-Condensed.zip", 87, PRIYA),
+                arrival(archives, "Fenwick-Grotesk.zip", 76, MARA),
+                arrival(archives, "Gannet.zip", 55, MARA),
+                arrival(archives, "Penmarrow-Capitals.zip", 25, PRIYA),
+                arrival(archives, "Osier.zip", 24, PRIYA));
     }
 
     /** The archive that still waits for a person. */
     public static Map<String, byte[]> underReview() {
         return Archives.underReview();
+    }
+
+    private static Arrival arrival(Map<String, Map<String, byte[]>> archives, String name, int daysAgo, String by) {
+        Map<String, byte[]> files = archives.get(name);
+        if (files == null) {
+            throw new IllegalStateException("there is no archive " + name);
+        }
+        return new Arrival(name, files, daysAgo, by);
     }
 
     private static Role role(TextRole role, String family, GenericFamily generic, Slot... faces) {

@@ -1,18 +1,23 @@
 package app.unciala.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.instance.Instancer;
 import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HmtxTable;
 import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.variation.Location;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -54,11 +59,26 @@ class DemoFontTest {
     }
 
     @Test
+    void aVariableFontIsNarrowedAndCondensedIsNarrower() {
+        DemoFont marl = named("Marl-Variable.ttf");
+        Sfnt face = FontReader.read(marl.bytes()).faces().get(0);
+        assertThat(FaceReport.of(face).identity().slot().width()).isEqualTo(new Range(75, 100));
+        Sfnt narrow = Instancer.settle(face, Location.of(face, Map.of("wdth", 75.0)));
+        int glyph = CmapTable.read(face).glyph('n');
+        int full = HmtxTable.read(face).advances()[glyph];
+        assertThat(HmtxTable.read(narrow).advances()[glyph]).isCloseTo(full * 3 / 4, within(1));
+        assertThat(width(named("Ostrel-CondensedRegular.ttf"), 'n'))
+                .isLessThan(width(named("Ostrel-Regular.ttf"), 'n') * 0.85);
+        assertThat(width(named("PenmarrowCapitals-Regular.ttf"), 'i')).isPositive();
+    }
+
+    @Test
     void heavierMeansMoreInkAndItalicsLean() {
         double before = 0;
         for (DemoFont font : fonts().filter(f -> f.family().equals("Ostrel")
                         && f.version().equals("1.0")
-                        && f.slot().slope() == Slope.UPRIGHT)
+                        && f.slot().slope() == Slope.UPRIGHT
+                        && f.slot().width().contains(100))
                 .toList()) {
             double stem = width(font, 'l');
             assertThat(stem).isGreaterThan(before);

@@ -16,7 +16,11 @@ public enum Hand {
     SANS,
     BROAD_NIB,
     MONO,
-    UNCIAL;
+    UNCIAL,
+    /** The broad nib with small capitals in place of the small letters. */
+    SMALL_CAPITALS;
+
+    private static final double SMALL = 0.74;
 
     private static final int GRAVE = 0x60;
     private static final int ACUTE = 0xB4;
@@ -37,12 +41,21 @@ public enum Hand {
     public byte[] write(String family, Slot slot, String version, double tweak, String license, int fsType) {
         double weight = slot.weight().min();
         boolean italic = slot.slope() != Slope.UPRIGHT;
-        Style style = style(weight, italic, tweak);
-        Naming naming = new Naming(family, slot.label(), (int) weight, slot.slope(), version, license, fsType);
+        double width = slot.width().max() / 100;
+        Style style = style(weight, italic, tweak, width);
+        Naming naming = new Naming(
+                family,
+                slot.width().isSingle() ? slot.label() : "Regular",
+                (int) weight,
+                slot.width(),
+                slot.slope(),
+                version,
+                license,
+                fsType);
         return new Writing(this, style, naming).run();
     }
 
-    private Style style(double weight, boolean italic, double tweak) {
+    private Style style(double weight, boolean italic, double tweak, double width) {
         double lean = italic ? 0.19 : 0;
         double stem = stem(weight);
         double heavier = Math.max(0, stem - 80);
@@ -50,13 +63,13 @@ public enum Hand {
             case SANS ->
                 new Style(
                         new Nib(stem, stem * (weight > 500 ? 0.8 : 0.88), 0, true),
-                        1 + tweak,
-                        1 - heavier / 260,
+                        (1 + tweak) * width,
+                        (1 - heavier / 260) * width,
                         lean,
                         false,
                         0.58,
                         0);
-            case BROAD_NIB ->
+            case BROAD_NIB, SMALL_CAPITALS ->
                 new Style(
                         new Nib(stem * 1.1, stem * 0.36, 24, false),
                         (italic ? 0.9 : 0.97) + tweak,
@@ -86,6 +99,10 @@ public enum Hand {
         Map<Integer, Skeleton> all = new LinkedHashMap<>(Skeleton.read("roman.txt"));
         if (this == MONO) {
             all.putAll(Skeleton.read("mono.txt"));
+        } else if (this == SMALL_CAPITALS) {
+            for (int code = 'a'; code <= 'z'; code++) {
+                all.put(code, all.get(Character.toUpperCase(code)));
+            }
         } else if (this == UNCIAL) {
             Map<Integer, Skeleton> uncials = Skeleton.read("uncial.txt");
             uncials.forEach((code, skeleton) -> {
@@ -116,7 +133,8 @@ public enum Hand {
             draw(box, 1);
             skeletons.forEach((code, skeleton) -> {
                 boolean larger = hand == UNCIAL && Character.isUpperCase(code);
-                int glyph = draw(skeleton, larger ? 1.16 : 1);
+                boolean smaller = hand == SMALL_CAPITALS && code >= 'a' && code <= 'z';
+                int glyph = draw(skeleton, larger ? 1.16 : smaller ? SMALL : 1);
                 drawn.put(code, glyph);
                 if (!(code >= 0x300 && code < 0x370)) {
                     font.map(code, glyph);

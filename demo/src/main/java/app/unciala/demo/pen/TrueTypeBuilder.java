@@ -1,5 +1,6 @@
 package app.unciala.demo.pen;
 
+import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
@@ -18,16 +19,25 @@ final class TrueTypeBuilder {
     private static final int DESCENDER = -260;
     private static final int BOLD = 1 << 5;
     private static final int REGULAR = 1 << 6;
+    private static final int CONDENSED = 3;
+    private static final int NORMAL_WIDTH = 5;
     private static final int USE_TYPO_METRICS = 1 << 7;
 
-    /** What the name and OS/2 tables say; {@code fsType} is the embedding permission. */
+    /** What the name and OS/2 tables say; {@code fsType} is the embedding permission, {@code width} in percent. */
     record Naming(
-            String family, String subfamily, int weight, Slope slope, String version, String license, int fsType) {}
+            String family,
+            String subfamily,
+            int weight,
+            Range width,
+            Slope slope,
+            String version,
+            String license,
+            int fsType) {}
 
     /** A part of a composite: a glyph moved by (dx, dy). */
     record Part(int glyph, int dx, int dy) {}
 
-    private record Glyph(int advance, int[] box, byte[] bytes, int points, int contours) {}
+    private record Glyph(int advance, int[] box, byte[] bytes, int points, int contours, int[] xs) {}
 
     private final Naming naming;
     private final boolean fixedPitch;
@@ -46,7 +56,8 @@ final class TrueTypeBuilder {
         if (glyph.xs().length > 0) {
             glyph.write(out, box);
         }
-        glyphs.add(new Glyph(advance, box, out.pad4().toArray(), glyph.xs().length, glyph.contourEnds().length));
+        glyphs.add(new Glyph(
+                advance, box, out.pad4().toArray(), glyph.xs().length, glyph.contourEnds().length, glyph.xs()));
         return glyphs.size() - 1;
     }
 
@@ -73,7 +84,13 @@ final class TrueTypeBuilder {
             out.u16(part.glyph()).u16(part.dx()).u16(part.dy());
         }
         maxParts = Math.max(maxParts, parts.size());
-        glyphs.add(new Glyph(advance, box, out.pad4().toArray(), points, contours));
+        glyphs.add(new Glyph(
+                advance,
+                box,
+                out.pad4().toArray(),
+                points,
+                contours,
+                parts.stream().mapToInt(Part::dx).toArray()));
         return glyphs.size() - 1;
     }
 
@@ -110,6 +127,17 @@ final class TrueTypeBuilder {
         put(tables, "name", name());
         put(tables, "cmap", cmap());
         put(tables, "post", post());
+        if (!naming.width().isSingle()) {
+            VariableWidth variable = new VariableWidth((int) naming.width().min());
+            put(tables, "fvar", variable.fvar());
+            put(tables, "STAT", variable.stat());
+            put(
+                    tables,
+                    "gvar",
+                    variable.gvar(glyphs.stream()
+                            .map(glyph -> new VariableWidth.Moving(glyph.xs(), glyph.advance()))
+                            .toList()));
+        }
         return SfntWriter.write(new Sfnt(Sfnt.TRUETYPE, tables, List.of()));
     }
 
@@ -194,7 +222,8 @@ final class TrueTypeBuilder {
             selection |= REGULAR;
         }
         ByteSink out = new ByteSink();
-        out.u16(4).u16(average).u16(naming.weight()).u16(5).u16(naming.fsType());
+        out.u16(4).u16(average).u16(naming.weight()).u16(naming.width().max() < 90 ? CONDENSED : NORMAL_WIDTH);
+        out.u16(naming.fsType());
         out.u16(650)
                 .u16(600)
                 .u16(0)
@@ -240,6 +269,9 @@ final class TrueTypeBuilder {
         names.put(5, "Version " + naming.version());
         names.put(6, (naming.family() + "-" + style).replace(" ", ""));
         names.put(13, naming.license());
+        if (!naming.width().isSingle()) {
+            names.put(VariableWidth.AXIS_NAME, "Width");
+        }
         if (!ribbi) {
             names.put(16, naming.family());
             names.put(17, style);

@@ -112,7 +112,11 @@ public class BackupService {
             script(script);
             long total = BackupArchive.size(data);
             Manifest manifest = BackupArchive.write(
-                    data, script, clock.instant(), target, done -> progress = new BackupProgress(true, done, total, ""));
+                    data,
+                    script,
+                    clock.instant(),
+                    target,
+                    done -> progress = new BackupProgress(true, done, total, ""));
             progress = new BackupProgress(false, total, total, "");
             return manifest;
         } catch (IOException | RuntimeException e) {

@@ -38,12 +38,12 @@ class DemoMode implements ApplicationRunner {
             SiteService sites,
             PackService packs,
             @Value("${server.port}") int port,
-            @Value("${UNCIALA_SITES_PORT:8601}") int sitesPort) {
+            @Value("${UNCIALA_SITES_PORT:-1}") int sitesPort) {
         this.seeder = seeder;
         this.sites = sites;
         this.packs = packs;
         this.port = port;
-        this.sitesPort = sitesPort;
+        this.sitesPort = sitesPort < 0 ? port + 1 : sitesPort;
     }
 
     @Override
@@ -60,6 +60,8 @@ class DemoMode implements ApplicationRunner {
         }
         System.out.println("Unciala is ready: http://localhost:" + port);
         System.out.println("Sign in as “" + DemoSeeder.NAME + "” with the password “" + DemoSeeder.PASSWORD + "”.");
+        System.out.println("Others of the agency, with the same password: ilse (administrator), tomas and priya"
+                + " (editors), wen (reader).");
         System.out.println("The stand-in client sites:");
         for (Scenario.Site told : Scenario.sites()) {
             System.out.println("  http://localhost:" + started.port() + "/"

@@ -2,12 +2,22 @@ package app.unciala.server.demo;
 
 import app.unciala.core.license.Clause;
 import app.unciala.demo.Scenario;
+import app.unciala.demo.Scenario.Arrival;
 import app.unciala.demo.Scenario.Deal;
+import app.unciala.demo.Scenario.Decision;
+import app.unciala.demo.Scenario.Person;
 import app.unciala.demo.Scenario.Role;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.Level;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.Comparisons;
+import app.unciala.server.flag.FlagDecisions;
+import app.unciala.server.flag.FlagDecisions.Chosen;
+import app.unciala.server.flag.FlagService;
+import app.unciala.server.flag.FlagService.Filter;
+import app.unciala.server.flag.FlagService.FlagView;
+import app.unciala.server.flag.FlagService.State;
 import app.unciala.server.intake.IntakeService;
 import app.unciala.server.intake.IntakeService.Correction;
 import app.unciala.server.intake.IntakeService.FileRow;
@@ -30,16 +40,21 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.springframework.context.annotation.Profile;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
-/** Enters the scenario through the same services that people use, once, into an empty inventory. */
+/** Enters the scenario through the same services that people use, day by day, once, into an empty inventory. */
 @Component
+@Profile("demo")
 class DemoSeeder {
     static final String NAME = "demo";
     static final String PASSWORD = "unciala-demo";
@@ -52,8 +67,13 @@ class DemoSeeder {
     private final ClientService clients;
     private final SiteService sites;
     private final PackService packs;
+    private final FlagService flags;
+    private final FlagDecisions decisions;
+    private final Comparisons comparisons;
     private final FileStore store;
+    private final StoryClock story;
     private final Clock clock;
+    private final Map<String, String> clientIds = new HashMap<>();
 
     DemoSeeder(
             AccountService accounts,
@@ -63,7 +83,11 @@ class DemoSeeder {
             ClientService clients,
             SiteService sites,
             PackService packs,
+            FlagService flags,
+            FlagDecisions decisions,
+            Comparisons comparisons,
             FileStore store,
+            StoryClock story,
             Clock clock) {
         this.accounts = accounts;
         this.intakes = intakes;
@@ -72,9 +96,16 @@ class DemoSeeder {
         this.clients = clients;
         this.sites = sites;
         this.packs = packs;
+        this.flags = flags;
+        this.decisions = decisions;
+        this.comparisons = comparisons;
         this.store = store;
+        this.story = story;
         this.clock = clock;
     }
+
+    /** Something that happened on a day, by somebody. */
+    private record Event(int daysAgo, String by, Runnable what) {}
 
     void seed() {
         if (accounts.isEmpty()) {
@@ -83,36 +114,68 @@ class DemoSeeder {
         if (families.count() > 0) {
             return;
         }
-        SecurityContextHolder.getContext()
-                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(NAME, null, List.of()));
         try {
-            enter();
+            story.goTo(425);
+            comparisons.compareAll();
+            events().forEach(this::happen);
         } finally {
+            story.goToNow();
             SecurityContextHolder.clearContext();
         }
+        comparisons.dayPassed();
+        actAs(NAME);
+        open("Brantle 3.zip", Scenario.underReview());
+        SecurityContextHolder.clearContext();
     }
 
-    private void enter() {
-        Scenario.accepted().forEach(this::takeIn);
-        open("Brantle 3.zip", Scenario.underReview());
-        Scenario.deals().forEach(this::record);
-        for (Scenario.Site site : Scenario.sites()) {
-            String client = clients.create(site.client()).id();
-            List<SiteService.Role> roles = site.roles().stream().map(this::role).toList();
-            String id = sites.create(new SiteDraft(client, site.name(), site.domains(), roles))
-                    .id();
-            try {
-                packs.make(id);
-            } catch (Fault nothingAllowed) {
-                // Some sites of the scenario may have no pack; their flags say why.
-                continue;
-            }
+    /** All that happens, oldest first; what happens on one day keeps its order. */
+    private List<Event> events() {
+        List<Event> events = new ArrayList<>();
+        Scenario.people().forEach(person -> events.add(new Event(person.joined(), NAME, () -> add(person))));
+        Scenario.arrivals()
+                .forEach(arrival -> events.add(new Event(arrival.daysAgo(), arrival.by(), () -> takeIn(arrival))));
+        Scenario.deals().forEach(deal -> events.add(new Event(deal.daysAgo(), deal.by(), () -> record(deal))));
+        Scenario.sites().forEach(site -> events.add(new Event(site.daysAgo(), site.by(), () -> add(site))));
+        Scenario.decisions()
+                .forEach(decision -> events.add(new Event(decision.daysAgo(), decision.by(), () -> decide(decision))));
+        events.sort(Comparator.comparing(Event::daysAgo).reversed());
+        return events;
+    }
+
+    private void happen(Event event) {
+        story.goTo(event.daysAgo());
+        comparisons.dayPassed();
+        actAs(event.by());
+        event.what().run();
+    }
+
+    private static void actAs(String name) {
+        SecurityContextHolder.getContext()
+                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(name, null, List.of()));
+    }
+
+    private void add(Person person) {
+        String token = accounts.add(person.name(), person.displayName(), Level.valueOf(person.level()))
+                .token();
+        accounts.join(token, PASSWORD);
+    }
+
+    private void add(Scenario.Site site) {
+        String client = clientIds.computeIfAbsent(
+                site.client(), name -> clients.create(name).id());
+        List<SiteService.Role> roles = site.roles().stream().map(this::role).toList();
+        String id = sites.create(new SiteDraft(client, site.name(), site.domains(), roles))
+                .id();
+        try {
+            packs.make(id);
+        } catch (Fault nothingAllowed) {
+            // Some sites of the scenario have no pack; their flags say why.
         }
     }
 
-    /** Accepts a whole archive, clashes and repeats too, as somebody in a hurry once did. */
-    private void takeIn(String name, Map<String, byte[]> files) {
-        String id = open(name, files);
+    /** Accepts a whole archive, clashes and repeats too, as somebody in a hurry does. */
+    private void takeIn(Arrival arrival) {
+        String id = open(arrival.name(), arrival.files());
         for (FileRow row : intakes.get(id, null, 500).rows()) {
             if (row.isFont() && !row.included()) {
                 intakes.correct(id, row.id(), new Correction(null, null, true));
@@ -125,7 +188,7 @@ class DemoSeeder {
         byte[] archive = zip(files);
         String id = intakes.open(List.of(new Upload(name, () -> new ByteArrayInputStream(archive))));
         long deadline = System.currentTimeMillis() + PATIENCE_MILLIS;
-        while (intakes.get(id, null, 500).state() == IntakeState.READING) {
+        while (intakes.get(id, null, 1).state() == IntakeState.READING) {
             if (System.currentTimeMillis() > deadline) {
                 throw new IllegalStateException(name + " was not read in time");
             }
@@ -141,22 +204,24 @@ class DemoSeeder {
 
     private void record(Deal deal) {
         LocalDate today = LocalDate.now(clock);
-        String familyId = familyId(deal.family());
+        LocalDate now = today.plusDays(deal.daysAgo());
         LicenseDraft draft = new LicenseDraft(
                 deal.name(),
                 deal.kind(),
                 deal.vendor(),
-                List.of(new Covered(familyId, List.of())),
-                Clause.GRANTED,
-                deal.converting() ? Clause.GRANTED : Clause.NOT_STATED,
+                deal.families().stream()
+                        .map(family -> new Covered(familyId(family), List.of()))
+                        .toList(),
+                deal.webUse(),
+                deal.converting(),
                 Clause.NOT_STATED,
                 Clause.GRANTED,
                 deal.anywhere(),
                 deal.domains(),
                 deal.anywhere(),
                 deal.anywhere() ? List.of() : List.of("woff2", "woff"),
-                today.minusDays(deal.begunBefore()),
-                deal.endsIn() == null ? null : today.plusDays(deal.endsIn()),
+                now.minusDays(deal.begunBefore()),
+                deal.endsIn() == null ? null : now.plusDays(deal.endsIn()),
                 deal.noticeDays(),
                 deal.price(),
                 "EUR",
@@ -164,13 +229,37 @@ class DemoSeeder {
                 "");
         Recorded license = licenses.create(draft);
         if (deal.agreement()) {
-            String text = deal.name() + "\n" + deal.vendor() + "\nWeb use granted.\n";
+            String text = deal.name() + "\n" + deal.vendor() + "\nMade up for a demonstration.\n";
             licenses.attach(
                     license.id(),
                     license.version(),
                     deal.name() + ".txt",
                     store.put(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8))));
         }
+    }
+
+    private void decide(Decision decision) {
+        List<String> ids = flags
+                .list(new Filter(State.OPEN, null, null, null, List.of(), List.of(), List.of(), null), false, null, 500)
+                .items()
+                .stream()
+                .filter(flag -> flag.kind().name().equals(decision.kind()))
+                .filter(flag -> decision.site().map(flag.siteName()::equals).orElse(true))
+                .map(FlagView::id)
+                .toList();
+        if (ids.isEmpty()) {
+            throw new IllegalStateException("the story has no flag " + decision.kind() + " to decide about");
+        }
+        decision.handedTo()
+                .ifPresentOrElse(
+                        person -> {
+                            decisions.assign(new Chosen(ids, null), person);
+                            decisions.comment(ids.get(0), decision.reason());
+                        },
+                        () -> decisions.accept(
+                                new Chosen(ids.subList(0, 1), null),
+                                LocalDate.now(clock).plusDays(decision.acceptedDays()),
+                                decision.reason()));
     }
 
     private SiteService.Role role(Role role) {
@@ -182,7 +271,9 @@ class DemoSeeder {
     }
 
     private String familyId(String name) {
-        return families.named(name).orElseThrow().id();
+        return families.named(name)
+                .orElseThrow(() -> new IllegalStateException(name + " is not held at this point of the story"))
+                .id();
     }
 
     private static byte[] zip(Map<String, byte[]> files) {

@@ -123,7 +123,10 @@ public class FlagService {
         PERSON
     }
 
-    /** Several flags as one; {@code key} is a cause, or the id of what they share, {@code action} that of the first. */
+    /**
+     * Several flags as one; {@code key} is a cause, or the id of what they share, {@code action} that of
+     * the first, and {@code single} the flag itself where there is only one.
+     */
     public record Gathered(
             By by,
             String key,
@@ -138,7 +141,27 @@ public class FlagService {
             int sites,
             Instant since,
             String licenseId,
-            String familyId) {}
+            String familyId,
+            @Nullable FlagView single) {
+        Gathered with(FlagView flag) {
+            return new Gathered(
+                    by,
+                    key,
+                    title,
+                    group,
+                    severity,
+                    kind,
+                    action,
+                    count,
+                    accepted,
+                    families,
+                    sites,
+                    since,
+                    licenseId,
+                    familyId,
+                    flag);
+        }
+    }
 
     /** How many flags of one group and severity stand, and for how many causes. */
     public record Count(FlagGroup group, Severity severity, int open, int accepted, int causes) {}
@@ -280,6 +303,19 @@ public class FlagService {
      */
     @Transactional(readOnly = true)
     public List<Gathered> gathered(By by, Filter filter, int limit) {
-        return new Gathering(database).read(by, filter, Cursor.limit(limit).max());
+        List<Gathered> entries =
+                new Gathering(database).read(by, filter, Cursor.limit(limit).max());
+        List<String> alone = entries.stream()
+                .filter(entry -> by == By.CAUSE && entry.count() == 1)
+                .map(Gathered::key)
+                .toList();
+        Specification<FlagEntity> ofThose = (flag, query, build) -> flag.get("cause").in(alone);
+        Map<String, FlagView> singles = new HashMap<>();
+        if (!alone.isEmpty()) {
+            views(flags.findAll(wanted(filter).and(ofThose))).forEach(flag -> singles.put(flag.cause(), flag));
+        }
+        return entries.stream()
+                .map(entry -> singles.containsKey(entry.key()) ? entry.with(singles.get(entry.key())) : entry)
+                .toList();
     }
 }

@@ -38,7 +38,7 @@ final class Gathering {
         Map<String, Object> values = new LinkedHashMap<>();
         List<String> wanted = new ArrayList<>(List.of("g.open_count > 0"));
         common(filter, values, wanted);
-        return database.sql("select g.cause as key, g.kind, g.flag_group, g.severity, g.open_count as open,"
+        return database.sql("select g.cause as shared_key, g.kind, g.flag_group, g.severity, g.open_count as open_flags,"
                         + " g.accepted_count as accepted, g.families, g.sites, g.since, g.license_id, g.family_id,"
                         + " l.name as license_name, f.name as family_name, '' as name from flag_cause g" + NAMES
                         + " where " + String.join(" and ", wanted)
@@ -60,7 +60,7 @@ final class Gathering {
         Map<String, Object> values = new LinkedHashMap<>();
         List<String> wanted = new ArrayList<>(List.of(key + " is not null"));
         common(filter, values, wanted);
-        wanted.replaceAll(condition -> condition.replace("g.", "flag."));
+        wanted.replaceAll(condition -> condition.replaceAll("\\bg\\.", "flag."));
         switch (filter.state()) {
             case CURRENT -> wanted.add("flag.gone is null");
             case OPEN -> wanted.add("flag.gone is null and flag.accepted_until is null");
@@ -80,27 +80,27 @@ final class Gathering {
         String nameTable =
                 switch (by) {
                     case CAUSE -> "";
-                    case SITE -> " left join site n on n.id = g.key";
-                    case FAMILY -> " left join family n on n.id = g.key";
-                    case LICENSE -> " left join license n on n.id = g.key";
+                    case SITE -> " left join site n on n.id = g.shared_key";
+                    case FAMILY -> " left join family n on n.id = g.shared_key";
+                    case LICENSE -> " left join license n on n.id = g.shared_key";
                     case PERSON ->
-                        " left join (select name as id, display_name as name from account) n on n.id = g.key";
+                        " left join (select name as id, display_name as name from account) n on n.id = g.shared_key";
                 };
         return database.sql("select g.*, l.name as license_name, f.name as family_name, "
                         + (nameTable.isEmpty() ? "''" : "n.name") + " as name from (select " + key
-                        + " as key, min(kind_order) as kind_order,"
+                        + " as shared_key, min(kind_order) as kind_order,"
                         + " min(kind) as kind,"
                         + " max(flag_group) as flag_group,"
                         + " case when count(*) filter (where severity = 'STOP') > 0 then 'STOP'"
                         + " when count(*) filter (where severity = 'ASK') > 0 then 'ASK' else 'WARN' end as severity,"
-                        + " count(*) as open, count(*) filter (where accepted_until is not null) as accepted,"
+                        + " count(*) as open_flags, count(*) filter (where accepted_until is not null) as accepted,"
                         + " count(distinct family_id) as families, count(distinct site_id) as sites,"
                         + " min(since) as since,"
                         + " case when count(distinct license_id) = 1 then min(license_id) end as license_id,"
                         + " case when count(distinct family_id) = 1 then min(family_id) end as family_id"
                         + " from flag where " + String.join(" and ", wanted) + " group by " + key + ") g" + NAMES
                         + nameTable + " order by " + (by == By.CAUSE ? "g.kind_order, " : "")
-                        + "g.open desc, g.key fetch first " + limit + " rows only")
+                        + "g.open_flags desc, g.shared_key fetch first " + limit + " rows only")
                 .params(values)
                 .query((row, number) -> gathered(by, row))
                 .list();
@@ -129,7 +129,7 @@ final class Gathering {
 
     private static Gathered gathered(By by, ResultSet row) throws SQLException {
         FlagKind kind = by == By.CAUSE ? FlagKind.valueOf(row.getString("kind")) : null;
-        int count = row.getInt("open");
+        int count = row.getInt("open_flags");
         String license = text(row, "license_id");
         String family = text(row, "family_id");
         String name = kind != null && kind.gathering() == FlagKind.Gathering.FAMILY
@@ -138,7 +138,7 @@ final class Gathering {
         String title = kind == null ? text(row, "name") : Cause.title(kind, count, row.getInt("families"), name);
         return new Gathered(
                 by,
-                row.getString("key"),
+                row.getString("shared_key"),
                 title,
                 FlagGroup.valueOf(row.getString("flag_group")),
                 Severity.valueOf(row.getString("severity")),
@@ -150,7 +150,8 @@ final class Gathering {
                 row.getInt("sites"),
                 row.getObject("since", OffsetDateTime.class).toInstant(),
                 license,
-                family);
+                family,
+                null);
     }
 
     private static String text(ResultSet row, String column) throws SQLException {

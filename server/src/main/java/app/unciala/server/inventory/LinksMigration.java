@@ -96,13 +96,15 @@ class LinksMigration implements JavaMigration {
                     new ArrayList<>(List.of(license[2], terms.path("vendor").asString("")));
             terms.path("domains").forEach(domain -> words.add(domain.asString()));
             try (PreparedStatement update = database.prepareStatement("update license set terms = ? format json,"
-                    + " begins = ?, ends = ?, notice_from = ?, search_text = ? where id = ?")) {
+                    + " begins = ?, ends = ?, notice_from = ?, search_text = ?,"
+                    + " ends_or_never = coalesce(?, date '9999-12-31') where id = ?")) {
                 update.setString(1, MAPPER.writeValueAsString(terms));
                 update.setDate(2, begins == null ? null : Date.valueOf(begins));
                 update.setDate(3, ends == null ? null : Date.valueOf(ends));
                 update.setDate(4, ends == null ? null : Date.valueOf(ends.minusDays(notice)));
                 update.setString(5, String.join(" ", words).toLowerCase(Locale.ROOT));
-                update.setString(6, license[0]);
+                update.setDate(6, ends == null ? null : Date.valueOf(ends));
+                update.setString(7, license[0]);
                 update.executeUpdate();
             }
             link(database, "license_family", license[0], covered);

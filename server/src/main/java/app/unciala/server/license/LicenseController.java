@@ -43,9 +43,10 @@ class LicenseController {
     @GetMapping
     Page<Recorded> list(
             @RequestParam(required = false) @Nullable String name,
+            @RequestParam(required = false) @Nullable String order,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "200") int limit) {
-        return licenses.list(name, cursor, limit);
+        return licenses.list(name, "ends".equals(order), cursor, limit);
     }
 
     @PostMapping

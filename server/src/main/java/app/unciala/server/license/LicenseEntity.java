@@ -22,6 +22,8 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "license")
 @SQLRestriction("deleted_at is null")
 class LicenseEntity {
+    private static final LocalDate NEVER = LocalDate.of(9999, 12, 31);
+
     @Id
     private String id = "";
 
@@ -36,6 +38,7 @@ class LicenseEntity {
     private @Nullable LocalDate begins;
     private @Nullable LocalDate ends;
     private @Nullable LocalDate noticeFrom;
+    private LocalDate endsOrNever = NEVER;
     private String searchText = "";
     private @Nullable Instant deletedAt;
     private int agreements;
@@ -51,6 +54,7 @@ class LicenseEntity {
         terms = draft;
         begins = draft.begins();
         ends = draft.ends();
+        endsOrNever = ends == null ? NEVER : ends;
         noticeFrom = ends == null ? null : ends.minusDays(draft.notice());
         searchText = String.join(" ", draft.name(), draft.vendor(), String.join(" ", draft.domains()))
                 .toLowerCase(Locale.ROOT);

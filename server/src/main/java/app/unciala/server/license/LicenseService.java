@@ -55,6 +55,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LicenseService implements Reverser {
     private static final Sort BY_NAME = Sort.by("name", "id");
+    private static final Sort BY_END = Sort.by("endsOrNever", "name", "id");
     private static final int DEFAULT_NOTICE_DAYS = 30;
     private static final int LONGEST_FILE_NAME = 300;
     private static final String DELETED = "license deleted";
@@ -232,14 +233,16 @@ public class LicenseService implements Reverser {
         }
     }
 
-    /** The licenses by name, those that have the words in their name, vendor or domains. */
+    /** The licenses by name or by their end, those that have the words in their name, vendor or domains. */
     @Transactional(readOnly = true)
-    public Page<Recorded> list(@Nullable String words, @Nullable String cursor, int limit) {
-        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(BY_NAME, "", ""));
+    public Page<Recorded> list(@Nullable String words, boolean byEnd, @Nullable String cursor, int limit) {
+        Sort sort = byEnd ? BY_END : BY_NAME;
+        KeysetScrollPosition position =
+                Cursor.read(cursor, byEnd ? Cursor.keys(sort, LocalDate.EPOCH, "", "") : Cursor.keys(sort, "", ""));
         Window<LicenseEntity> window = words == null || words.isBlank()
-                ? licenses.findAllBy(position, BY_NAME, Cursor.limit(limit))
+                ? licenses.findAllBy(position, sort, Cursor.limit(limit))
                 : licenses.findBySearchTextContaining(
-                        words.strip().toLowerCase(Locale.ROOT), position, BY_NAME, Cursor.limit(limit));
+                        words.strip().toLowerCase(Locale.ROOT), position, sort, Cursor.limit(limit));
         return Page.of(window, toRecords(window.getContent()));
     }
 

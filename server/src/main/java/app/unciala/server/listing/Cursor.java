@@ -3,6 +3,7 @@ package app.unciala.server.listing;
 import app.unciala.server.fault.Fault;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -28,7 +29,7 @@ public final class Cursor {
     /**
      * The position after a cursor, or the beginning without one.
      *
-     * @param sample an item's keys by name, each of the type it has: a string, a long, an integer or an instant
+     * @param sample an item's keys by name, each of the type it has: a string, a number, a day or an instant
      */
     public static KeysetScrollPosition read(@Nullable String cursor, Map<String, Object> sample) {
         if (cursor == null || cursor.isBlank()) {
@@ -79,6 +80,9 @@ public final class Cursor {
         }
         if (sample instanceof Integer) {
             return Integer.valueOf(text);
+        }
+        if (sample instanceof LocalDate) {
+            return LocalDate.parse(text);
         }
         return sample instanceof Instant ? Instant.parse(text) : text;
     }
