@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 /** On the first start of an empty inventory, makes an administrator and says how to sign in. */
 @Component
-@Profile("!demo")
+@Profile("!demo & !large")
 class FirstAdministrator implements ApplicationRunner {
     private final AccountService accounts;
     private final String chosen;

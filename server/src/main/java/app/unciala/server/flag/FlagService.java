@@ -145,21 +145,8 @@ public class FlagService {
             @Nullable FlagView single) {
         Gathered with(FlagView flag) {
             return new Gathered(
-                    by,
-                    key,
-                    title,
-                    group,
-                    severity,
-                    kind,
-                    action,
-                    count,
-                    accepted,
-                    families,
-                    sites,
-                    since,
-                    licenseId,
-                    familyId,
-                    flag);
+                    by, key, title, group, severity, kind, action, count, accepted, families, sites, since, licenseId,
+                    familyId, flag);
         }
     }
 
@@ -309,7 +296,8 @@ public class FlagService {
                 .filter(entry -> by == By.CAUSE && entry.count() == 1)
                 .map(Gathered::key)
                 .toList();
-        Specification<FlagEntity> ofThose = (flag, query, build) -> flag.get("cause").in(alone);
+        Specification<FlagEntity> ofThose =
+                (flag, query, build) -> flag.get("cause").in(alone);
         Map<String, FlagView> singles = new HashMap<>();
         if (!alone.isEmpty()) {
             views(flags.findAll(wanted(filter).and(ofThose))).forEach(flag -> singles.put(flag.cause(), flag));

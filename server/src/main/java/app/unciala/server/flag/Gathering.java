@@ -38,11 +38,13 @@ final class Gathering {
         Map<String, Object> values = new LinkedHashMap<>();
         List<String> wanted = new ArrayList<>(List.of("g.open_count > 0"));
         common(filter, values, wanted);
-        return database.sql("select g.cause as shared_key, g.kind, g.flag_group, g.severity, g.open_count as open_flags,"
-                        + " g.accepted_count as accepted, g.families, g.sites, g.since, g.license_id, g.family_id,"
-                        + " l.name as license_name, f.name as family_name, '' as name from flag_cause g" + NAMES
-                        + " where " + String.join(" and ", wanted)
-                        + " order by g.kind_order, g.open_count desc, g.cause fetch first " + limit + " rows only")
+        return database.sql(
+                        "select g.cause as shared_key, g.kind, g.flag_group, g.severity, g.open_count as open_flags,"
+                                + " g.accepted_count as accepted, g.families, g.sites, g.since, g.license_id, g.family_id,"
+                                + " l.name as license_name, f.name as family_name, '' as name from flag_cause g" + NAMES
+                                + " where " + String.join(" and ", wanted)
+                                + " order by g.kind_order, g.open_count desc, g.cause fetch first " + limit
+                                + " rows only")
                 .params(values)
                 .query((row, number) -> gathered(By.CAUSE, row))
                 .list();

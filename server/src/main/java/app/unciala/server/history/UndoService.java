@@ -28,12 +28,13 @@ public class UndoService {
         HistoryEntry entry = find(entryId);
         Reversal reversal =
                 entry.reversal().orElseThrow(() -> Fault.conflict("“" + entry.text() + "” cannot be taken back."));
+        entry.undo();
+        entries.saveAndFlush(entry);
         reversers.stream()
                 .filter(reverser -> reverser.reverses(reversal.kind()))
                 .findFirst()
                 .orElseThrow()
                 .reverse(reversal);
-        entry.undo();
         history.record(
                 Deed.of(entry.subjectType(), entry.subjectId(), entry.subjectName(), "Took back: " + entry.text()));
     }

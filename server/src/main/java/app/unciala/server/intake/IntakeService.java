@@ -49,7 +49,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class IntakeService implements Reverser {
     private static final Sort LATEST_FIRST = Sort.by(Sort.Order.desc("createdAt"), Sort.Order.asc("id"));
-    private static final Sort AS_FOUND = Sort.by("position");
+    private static final Sort AS_FOUND = Sort.by("position", "id");
     private static final String ACCEPTED = "intake accepted";
     private static final String DISCARDED = "intake thrown away";
 
@@ -200,7 +200,7 @@ public class IntakeService implements Reverser {
     public Intake get(String id, @Nullable String cursor, int limit) {
         judgement.refresh(find(id));
         IntakeEntity intake = find(id);
-        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(AS_FOUND, 0));
+        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(AS_FOUND, 0, ""));
         Window<IntakeItemEntity> window = items.findByIntakeId(id, position, AS_FOUND, Cursor.limit(limit));
         Page<FileRow> page = Page.of(window, IntakeService::row);
         return new Intake(intake.toSummary(), intake.state(), counts(id), page.items(), page.next());

@@ -13,8 +13,12 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -103,6 +107,72 @@ public final class Caller {
         Map<String, String> all = new LinkedHashMap<>(headers);
         all.put("Content-Type", "multipart/form-data; boundary=" + boundary);
         return exchange("POST", path, BodyPublishers.ofByteArray(body.toByteArray()), all);
+    }
+
+    /** Sends a body as it is, whatever it is. */
+    public Answer sendRaw(String method, String path, String body, Map<String, String> headers) {
+        return exchange(method, path, BodyPublishers.ofString(body), headers);
+    }
+
+    /** The value of a cookie, or nothing. */
+    public Optional<String> cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst();
+    }
+
+    /** Takes in a font of the demonstration; gives the id of its family. */
+    public String hold(String fileName) {
+        JsonNode intake = takeIn(Map.of(fileName, Samples.font(fileName)));
+        return send("POST", "/api/intakes/" + intake.get("summary").get("id").asString() + "/accept", Map.of())
+                .json()
+                .get("familyIds")
+                .get(0)
+                .asString();
+    }
+
+    /** Adds a client and a site of it with one text role; gives the site's id. */
+    public String site(String name, String domain, String familyId, int... weights) {
+        String client = send("POST", "/api/clients", Map.of("name", "Client of " + name))
+                .json()
+                .get("id")
+                .asString();
+        Map<String, Object> draft = Map.of(
+                "clientId",
+                client,
+                "name",
+                name,
+                "domains",
+                List.of(domain),
+                "roles",
+                List.of(Samples.role(
+                        "RUNNING_TEXT",
+                        familyId,
+                        Arrays.stream(weights)
+                                .mapToObj(weight -> Samples.face(weight, "upright"))
+                                .toList())));
+        return send("POST", "/api/sites", draft).json().get("id").asString();
+    }
+
+    /** Edits a record: reads it, changes its fields and sends it back under its version. */
+    public Answer edit(String path, String part, Map<String, Object> fields) {
+        Answer read = get(path);
+        Map<String, Object> draft = new LinkedHashMap<>();
+        JsonNode record = part.isEmpty() ? read.json() : read.json().get(part);
+        record.properties().forEach(field -> draft.put(field.getKey(), field.getValue()));
+        draft.putAll(fields);
+        return send("PUT", path, draft, Map.of("If-Match", read.header("ETag")));
+    }
+
+    /** The kinds of the flags of a query, in the order of the list. */
+    public List<String> kinds(String query) {
+        List<String> kinds = new ArrayList<>();
+        get("/api/flags" + query)
+                .json()
+                .get("items")
+                .forEach(flag -> kinds.add(flag.get("kind").asString()));
+        return kinds;
     }
 
     /** Drops files and waits until they are read; gives the intake. */

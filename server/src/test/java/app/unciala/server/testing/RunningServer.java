@@ -4,11 +4,14 @@ import app.unciala.server.UncialaApplication;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Map;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.util.FileSystemUtils;
 
 /** Starts the real application on a free port, with a database and folder of its own, for one test class. */
@@ -19,8 +22,46 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     private ConfigurableApplicationContext application;
     private Path data;
 
+    private final TestClock clock = new TestClock();
+
     private RunningServer(boolean demo) {
         this.demo = demo;
+    }
+
+    /** The server's clock, which tests set forward. */
+    public TestClock clock() {
+        return clock;
+    }
+
+    /** The server's data folder. */
+    public Path data() {
+        return data;
+    }
+
+    /** A bean of the running server, to look behind its API. */
+    public <T> T bean(Class<T> type) {
+        return application.getBean(type);
+    }
+
+    /** A caller that is not signed in. */
+    public Caller stranger() {
+        return new Caller(url());
+    }
+
+    /** A caller of a level below administrator, added and joined by the way people go. */
+    public Caller join(String name, String level) {
+        Caller admin = signIn();
+        String token = admin.send(
+                        "POST", "/api/people", Map.of("name", name, "displayName", "The " + name, "level", level))
+                .json()
+                .get("token")
+                .asString();
+        Caller joined = stranger();
+        joined.send("POST", "/api/invitations/" + token, Map.of("password", PASSWORD));
+        if (joined.signIn(name, PASSWORD) != 204) {
+            throw new IllegalStateException(name + " could not join");
+        }
+        return joined;
     }
 
     /** An empty inventory with the administrator {@code admin}. */
@@ -38,11 +79,17 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         data = Files.createTempDirectory("unciala-test");
         application = new SpringApplicationBuilder(UncialaApplication.class)
                 .profiles(demo ? new String[] {"demo"} : new String[0])
+                .initializers(started -> {
+                    if (!demo) {
+                        ((GenericApplicationContext) started).registerBean(Clock.class, () -> clock);
+                    }
+                })
                 .run(
                         "--server.port=0",
                         "--UNCIALA_SITES_PORT=0",
                         "--unciala.data=" + data,
                         "--unciala.admin-password=" + PASSWORD,
+                        "--unciala.statistics=true",
                         "--spring.main.banner-mode=off");
     }
 

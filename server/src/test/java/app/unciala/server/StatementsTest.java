@@ -1,0 +1,99 @@
+package app.unciala.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.server.testing.Caller;
+import app.unciala.server.testing.RunningServer;
+import app.unciala.server.testing.Samples;
+import jakarta.persistence.EntityManagerFactory;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** No request takes more statements when there is more: each is counted at two sizes. */
+class StatementsTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.empty();
+
+    @Test
+    void everyListAndRecordTakesTheSameStatementsAtTwoSizes() {
+        Caller caller = SERVER.signIn();
+        String family = caller.hold("Ostrel-Regular.ttf");
+        String site = grow(caller, family, 0, 2);
+        String license = caller.get("/api/licenses?limit=1").json().get("items").get(0).get("id").asString();
+        String intake = caller.takeIn(drop(0, 3)).get("summary").get("id").asString();
+        List<String> paths = List.of(
+                "/api/families",
+                "/api/families/" + family,
+                "/api/licenses",
+                "/api/licenses/" + license,
+                "/api/sites",
+                "/api/sites/" + site,
+                "/api/sites/" + site + "/comparison",
+                "/api/sites/" + site + "/packs",
+                "/api/clients",
+                "/api/flags",
+                "/api/flags?family=" + family,
+                "/api/flags/gathered",
+                "/api/flags/gathered?by=site",
+                "/api/flags/counts",
+                "/api/intakes",
+                "/api/intakes/" + intake,
+                "/api/history",
+                "/api/people",
+                "/api/search?q=ostrel");
+        Map<String, Long> small = count(caller, paths);
+        grow(caller, family, 2, 14);
+        caller.hold("Hollin-Regular.ttf");
+        caller.hold("Gannet-Bold.ttf");
+        caller.takeIn(drop(3, 30));
+        Map<String, Long> large = count(caller, paths);
+        assertThat(large).isEqualTo(small);
+    }
+
+    @Test
+    void anIntakeTakesTheSameStatementsHoweverManyRowsItHas() {
+        Caller caller = SERVER.signIn();
+        String few = caller.takeIn(drop(100, 3)).get("summary").get("id").asString();
+        String many = caller.takeIn(drop(200, 60)).get("summary").get("id").asString();
+        Map<String, Long> counted = count(caller, List.of("/api/intakes/" + few, "/api/intakes/" + many));
+        assertThat(counted.get("/api/intakes/" + many)).isEqualTo(counted.get("/api/intakes/" + few));
+    }
+
+    private static String grow(Caller caller, String family, int from, int to) {
+        String site = "";
+        for (int i = from; i < to; i++) {
+            site = caller.site("Site " + i, "site" + i + ".example", family, 400);
+            caller.send("POST", "/api/licenses", Samples.license(family, "site" + i + ".example"));
+        }
+        return site;
+    }
+
+    /** Fonts that differ in a byte which no table has. */
+    private static Map<String, byte[]> drop(int from, int count) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        for (int i = from; i < from + count; i++) {
+            byte[] font = Samples.font("Ostrel-Bold.ttf");
+            font[font.length - 1] = (byte) i;
+            files.put("font" + i + ".ttf", font);
+        }
+        return Map.of("drop.zip", Samples.zip(files));
+    }
+
+    private static Map<String, Long> count(Caller caller, List<String> paths) {
+        Statistics statistics =
+                SERVER.bean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+        Map<String, Long> counts = new LinkedHashMap<>();
+        for (String path : paths) {
+            caller.get(path);
+            statistics.clear();
+            assertThat(caller.get(path).status()).as(path).isEqualTo(200);
+            counts.put(path, statistics.getPrepareStatementCount());
+        }
+        return counts;
+    }
+}

@@ -1,0 +1,41 @@
+import { describe, expect, it } from "vitest";
+import { staticSlot } from "../family/slots";
+import type { Family, HeldFile, Role } from "../shared/api/types";
+import { domainsIn } from "./domains";
+import { byRole, inOrder, weigh } from "./roles";
+
+const regular = staticSlot(400, "upright");
+const role = (name: Role["role"], familyId: string): Role => ({
+  role: name,
+  familyId,
+  generic: "SERIF",
+  faces: [regular],
+});
+
+describe("a site", () => {
+  it("takes pasted lists of domains apart", () => {
+    expect(domainsIn("a.example, b.example;c.example  d.example\n")).toEqual([
+      "a.example",
+      "b.example",
+      "c.example",
+      "d.example",
+    ]);
+    expect(domainsIn(" ")).toEqual([]);
+  });
+
+  it("keeps its roles by name and gives them back in their order", () => {
+    const roles = [role("RUNNING_TEXT", "f"), role("HEADINGS", "g")];
+    expect(inOrder(byRole(roles)).map((one) => one.role)).toEqual(["HEADINGS", "RUNNING_TEXT"]);
+    expect(byRole([]).CODE).toBeNull();
+  });
+
+  it("weighs each file once", () => {
+    const file = { slot: regular, format: "woff2", bytes: 250 } as HeldFile;
+    const families = [{ id: "f", files: [file] } as Family];
+    const weight = weigh(
+      [role("RUNNING_TEXT", "f"), role("HEADINGS", "f"), role("CODE", "unknown")],
+      families,
+    );
+    expect(weight).toEqual({ faces: 1, bytes: 250, guessed: false });
+  });
+});
