@@ -52,7 +52,7 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
         fonts.add(new DemoFont("Penmarrow Capitals", regular, "2.1", Hand.SMALL_CAPITALS, 0, INSTALLABLE));
         fonts.add(
                 new DemoFont("Skerry Display", Slot.of(900, 100, Slope.UPRIGHT), "1.0", Hand.SANS, 0.28, INSTALLABLE));
-        fonts.add(new DemoFont("Lanthorn", regular, "1.1", Hand.UNCIAL, -0.12, INSTALLABLE));
+        fonts.add(new DemoFont("Lanthorn", regular, "1.3", Hand.UNCIAL, -0.12, INSTALLABLE));
         fonts.add(new DemoFont("Osier", regular, "3.2", Hand.BROAD_NIB, 0.2, INSTALLABLE));
         return List.copyOf(fonts);
     }

@@ -58,7 +58,8 @@ class HardeningTest {
         assertThat(stranger.cookie("SESSION")).isEmpty();
         stranger.signIn("admin", RunningServer.PASSWORD);
         String first = stranger.cookie("SESSION").orElseThrow();
-        Answer again = stranger.send("POST", "/api/session", Map.of("name", "admin", "password", RunningServer.PASSWORD));
+        Answer again =
+                stranger.send("POST", "/api/session", Map.of("name", "admin", "password", RunningServer.PASSWORD));
         assertThat(stranger.cookie("SESSION").orElseThrow()).isNotEqualTo(first);
         List<String> cookies = again.response().headers().allValues("Set-Cookie");
         assertThat(cookies).anySatisfy(cookie -> assertThat(cookie)
@@ -110,10 +111,9 @@ class HardeningTest {
         int sent = 0;
         for (Map.Entry<String, JsonNode> path : document.get("paths").properties()) {
             for (Map.Entry<String, JsonNode> operation : path.getValue().properties()) {
-                JsonNode schema = operation
-                        .getValue()
-                        .at("/requestBody/content/application~1json/schema/$ref");
-                boolean signsIn = path.getKey().equals("/api/session") || path.getKey().startsWith("/api/session/password")
+                JsonNode schema = operation.getValue().at("/requestBody/content/application~1json/schema/$ref");
+                boolean signsIn = path.getKey().equals("/api/session")
+                        || path.getKey().startsWith("/api/session/password")
                         || path.getKey().startsWith("/api/invitations");
                 if (schema.isMissingNode() || signsIn) {
                     continue;
@@ -122,21 +122,28 @@ class HardeningTest {
                         ? site
                         : path.getKey().startsWith("/api/families") ? family : license;
                 String address = path.getKey().replaceFirst("\\{id}", record).replaceAll("\\{[a-z]+}", "odd");
-                JsonNode properties = schemas.get(schema.asString().replaceAll("^.*/", "")).get("properties");
+                JsonNode properties =
+                        schemas.get(schema.asString().replaceAll("^.*/", "")).get("properties");
                 for (String body : bodies(properties)) {
                     String version = caller.get(address).header("ETag");
                     Answer answer = caller.sendRaw(
                             operation.getKey().toUpperCase(Locale.ROOT),
                             address,
                             body,
-                            Map.of("Content-Type", "application/json", "If-Match", version.isEmpty() ? "\"0\"" : version));
+                            Map.of(
+                                    "Content-Type",
+                                    "application/json",
+                                    "If-Match",
+                                    version.isEmpty() ? "\"0\"" : version));
                     sent++;
                     if (answer.status() >= 500) {
                         failures.add(operation.getKey() + " " + address + " " + body + ": " + answer.text());
                     }
                     if (answer.status() == 400 || answer.status() == 422) {
                         assertThat(answer.header("Content-Type")).as(address).startsWith("application/problem+json");
-                        assertThat(answer.json().get("detail").asString()).as(body).isNotBlank();
+                        assertThat(answer.json().get("detail").asString())
+                                .as(body)
+                                .isNotBlank();
                     }
                 }
             }
@@ -144,14 +151,18 @@ class HardeningTest {
         assertThat(failures).isEmpty();
         assertThat(sent).isGreaterThan(300);
         assertThat(caller.get("/api/flags").status()).isEqualTo(200);
-        assertThat(caller.send("POST", "/api/flags/comparison", Map.of()).json().get("mended").asInt())
+        assertThat(caller.send("POST", "/api/flags/comparison", Map.of())
+                        .json()
+                        .get("mended")
+                        .asInt())
                 .isZero();
     }
 
     @Test
     void aProblemNamesTheFieldThatIsWrong() {
         Caller caller = SERVER.signIn();
-        Answer wrong = caller.send("POST", "/api/licenses", Map.of("name", "L", "covers", List.of(Map.of("familyId", List.of(1)))));
+        Answer wrong = caller.send(
+                "POST", "/api/licenses", Map.of("name", "L", "covers", List.of(Map.of("familyId", List.of(1)))));
         assertThat(wrong.status()).isEqualTo(400);
         assertThat(wrong.json().get("errors").get(0).get("field").asString()).isEqualTo("covers[0].familyId");
         Answer currency = caller.send("POST", "/api/licenses", Map.of("name", "L", "currency", "€"));
@@ -163,7 +174,17 @@ class HardeningTest {
     private static List<String> bodies(JsonNode properties) {
         List<String> bodies = new ArrayList<>(List.of("", "null", "[]", "7", "\"text\"", "{", "{}", "{\"odd\":1}"));
         List<Object> values = new ArrayList<>(List.of(
-                "", " ", "x".repeat(5000), "\u0000", "é\uD83D\uDE00", -1, 1e300, true, List.of(), List.of(List.of()), Map.of()));
+                "",
+                " ",
+                "x".repeat(5000),
+                "\u0000",
+                "é\uD83D\uDE00",
+                -1,
+                1e300,
+                true,
+                List.of(),
+                List.of(List.of()),
+                Map.of()));
         for (Map.Entry<String, JsonNode> property : properties.properties()) {
             for (Object value : values) {
                 bodies.add(JSON.writeValueAsString(with(properties, property.getKey(), value)));

@@ -63,7 +63,10 @@ class KeptFlagsTest {
         LocalDate today = LocalDate.now(SERVER.clock());
         Map<String, Object> acceptance = new LinkedHashMap<>(Map.of(
                 "ids", List.of(id), "until", today.plusDays(2).toString(), "reason", "The order is on its way."));
-        assertThat(caller.send("POST", "/api/flags/acceptance", acceptance).json().get("flags").asInt())
+        assertThat(caller.send("POST", "/api/flags/acceptance", acceptance)
+                        .json()
+                        .get("flags")
+                        .asInt())
                 .isEqualTo(1);
         assertThat(caller.kinds("?state=open&family=" + family)).isEmpty();
         JsonNode accepted = flags("?state=accepted&family=" + family).get(0);
@@ -79,10 +82,12 @@ class KeptFlagsTest {
         assertThat(caller.kinds("?state=open&family=" + family)).containsExactly("NO_LICENSE");
         assertThat(open()).isEqualTo(before + 1);
         acceptance.put("until", today.minusDays(1).toString());
-        assertThat(caller.send("POST", "/api/flags/acceptance", acceptance).status()).isEqualTo(422);
+        assertThat(caller.send("POST", "/api/flags/acceptance", acceptance).status())
+                .isEqualTo(422);
         acceptance.put("until", today.plusDays(900).toString());
         acceptance.put("reason", " ");
-        assertThat(caller.send("POST", "/api/flags/acceptance", acceptance).status()).isEqualTo(422);
+        assertThat(caller.send("POST", "/api/flags/acceptance", acceptance).status())
+                .isEqualTo(422);
     }
 
     @Test
@@ -94,7 +99,8 @@ class KeptFlagsTest {
         Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "ferry.example"));
         terms.put("ends", today.plusDays(40).toString());
         terms.put("noticeDays", 30);
-        String license = caller.send("POST", "/api/licenses", terms).json().get("id").asString();
+        String license =
+                caller.send("POST", "/api/licenses", terms).json().get("id").asString();
         assertThat(caller.kinds("?license=" + license)).isEmpty();
         Comparisons comparisons = SERVER.bean(Comparisons.class);
         SERVER.clock().forward(Duration.ofDays(10));
@@ -106,7 +112,11 @@ class KeptFlagsTest {
         SERVER.clock().forward(Duration.ofDays(1));
         comparisons.dayPassed();
         assertThat(caller.kinds("?license=" + license)).containsExactly("LICENSE_ENDED");
-        assertThat(caller.get("/api/sites/" + site + "/comparison").json().get(0).get("verdict").asString())
+        assertThat(caller.get("/api/sites/" + site + "/comparison")
+                        .json()
+                        .get(0)
+                        .get("verdict")
+                        .asString())
                 .isEqualTo("REFUSED");
         assertThat(comparisons.compareAll().mended()).isZero();
     }
@@ -123,7 +133,8 @@ class KeptFlagsTest {
         assertThat(entry.get("title").asString()).endsWith("families have no license");
         SERVER.join("helper", "EDITOR");
         Answer assigned = caller.send("POST", "/api/flags/assignment", Map.of("cause", "NO_LICENSE", "name", "helper"));
-        assertThat(assigned.json().get("flags").asInt()).isEqualTo(entry.get("count").asInt());
+        assertThat(assigned.json().get("flags").asInt())
+                .isEqualTo(entry.get("count").asInt());
         assertThat(gathered("?person=helper").get(0).get("count").asInt())
                 .isEqualTo(entry.get("count").asInt());
         assertThat(gathered("?by=person").get(0).get("title").asString()).isEqualTo("The helper");
@@ -165,17 +176,21 @@ class KeptFlagsTest {
     void afterAnySequenceOfChangesAFullComparisonHasNothingToMend() {
         Random random = new Random(7);
         List<String> families = new ArrayList<>();
-        caller.get("/api/families").json().get("items").forEach(family -> families.add(family.get("id").asString()));
+        caller.get("/api/families")
+                .json()
+                .get("items")
+                .forEach(family -> families.add(family.get("id").asString()));
         List<String> sites = new ArrayList<>();
         List<String> licenses = new ArrayList<>();
         for (int i = 0; i < 60; i++) {
             String family = families.get(random.nextInt(families.size()));
             switch (random.nextInt(5)) {
-                case 0 ->
-                    sites.add(caller.site("Site " + i, "s" + random.nextInt(6) + ".example", family, 400, 700));
+                case 0 -> sites.add(caller.site("Site " + i, "s" + random.nextInt(6) + ".example", family, 400, 700));
                 case 1 ->
                     licenses.add(caller.send(
-                                    "POST", "/api/licenses", Samples.license(family, "s" + random.nextInt(6) + ".example"))
+                                    "POST",
+                                    "/api/licenses",
+                                    Samples.license(family, "s" + random.nextInt(6) + ".example"))
                             .json()
                             .get("id")
                             .asString());
@@ -186,7 +201,8 @@ class KeptFlagsTest {
                                 "terms",
                                 Map.of(
                                         "webUse",
-                                        List.of("GRANTED", "REFUSED", "NOT_STATED").get(random.nextInt(3)),
+                                        List.of("GRANTED", "REFUSED", "NOT_STATED")
+                                                .get(random.nextInt(3)),
                                         "covers",
                                         List.of(Map.of("familyId", family, "faces", List.of()))));
                     }

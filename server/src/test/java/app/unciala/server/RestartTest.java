@@ -4,11 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.server.testing.Caller;
-import app.unciala.server.testing.RunningServer;
+import app.unciala.server.testing.OwnProcess;
 import app.unciala.server.testing.Samples;
-import java.io.File;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -25,18 +23,16 @@ class RestartTest {
     @TempDir
     Path data;
 
-    private Process process;
-    private int port;
+    private OwnProcess process;
 
     @AfterEach
-    void stop() throws InterruptedException {
-        process.destroyForcibly().waitFor();
+    void stop() {
+        process.kill();
     }
 
     @Test
     void killingItLosesNothingAcceptedAndTheIntakeIsReadAgain() throws Exception {
-        start();
-        Caller caller = signIn();
+        Caller caller = start();
         JsonNode first = caller.takeIn(Map.of("kept.ttf", Samples.font("Wendlow-Regular.ttf")));
         caller.send("POST", "/api/intakes/" + first.get("summary").get("id").asString() + "/accept", Map.of());
         Map<String, byte[]> many = new LinkedHashMap<>();
@@ -52,10 +48,9 @@ class RestartTest {
                 .asString();
         assertThat(caller.get("/api/intakes/" + id).json().get("state").asString())
                 .isEqualTo("READING");
-        process.destroyForcibly().waitFor();
+        process.kill();
 
-        start();
-        Caller after = signIn();
+        Caller after = start();
         JsonNode intake = after.waitForIntake(id);
         assertThat(intake.get("state").asString()).isEqualTo("REVIEW");
         assertThat(intake.get("rows")).hasSize(400);
@@ -67,8 +62,7 @@ class RestartTest {
 
     @Test
     void whatAnOlderVersionReadFromFontsIsReadAnew() throws Exception {
-        start();
-        Caller caller = signIn();
+        Caller caller = start();
         byte[] held = Samples.font("Wendlow-Regular.ttf");
         JsonNode first = caller.takeIn(Map.of("kept.ttf", held));
         caller.send("POST", "/api/intakes/" + first.get("summary").get("id").asString() + "/accept", Map.of());
@@ -79,7 +73,7 @@ class RestartTest {
                 .get("id")
                 .asString();
         String verdict = verdict(caller, open);
-        process.destroyForcibly().waitFor();
+        process.kill();
         try (Connection database =
                         DriverManager.getConnection("jdbc:h2:file:" + data.resolve("unciala"), "unciala", "");
                 Statement statement = database.createStatement()) {
@@ -90,8 +84,7 @@ class RestartTest {
                     + "cast(facts as varchar), '\"drawing\":\"[0-9a-f]+\"', '\"drawing\":\"older\"'), "
                     + "'\"(sample|settled)\":\"[^\"]*\",?|,\"settled\":\"[^\"]*\"', '') format json");
         }
-        start();
-        Caller after = signIn();
+        Caller after = start();
         JsonNode file = after.get("/api/families")
                 .json()
                 .get("items")
@@ -109,33 +102,8 @@ class RestartTest {
         return caller.get("/api/intakes/" + intake).json().get("rows").get(0).toString();
     }
 
-    private void start() throws IOException {
-        try (ServerSocket free = new ServerSocket(0)) {
-            port = free.getLocalPort();
-        }
-        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        ProcessBuilder builder = new ProcessBuilder(
-                java, "-cp", System.getProperty("java.class.path"), UncialaApplication.class.getName());
-        builder.environment().put("UNCIALA_PORT", String.valueOf(port));
-        builder.environment().put("UNCIALA_DATA", data.toString());
-        builder.environment().put("UNCIALA_ADMIN_PASSWORD", RunningServer.PASSWORD);
-        builder.redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log-" + port));
-        process = builder.start();
-    }
-
-    private Caller signIn() {
-        for (int i = 0; i < 900; i++) {
-            try {
-                Caller caller = new Caller("http://localhost:" + port);
-                if (caller.get("/api/health").status() == 200
-                        && caller.signIn("admin", RunningServer.PASSWORD) == 204) {
-                    return caller;
-                }
-            } catch (java.io.UncheckedIOException notYet) {
-                // The port is not open yet.
-            }
-            Caller.pause();
-        }
-        throw new IllegalStateException("the server did not start");
+    private Caller start() throws IOException {
+        process = OwnProcess.start(data);
+        return process.signIn();
     }
 }

@@ -24,7 +24,12 @@ class StatementsTest {
         Caller caller = SERVER.signIn();
         String family = caller.hold("Ostrel-Regular.ttf");
         String site = grow(caller, family, 0, 2);
-        String license = caller.get("/api/licenses?limit=1").json().get("items").get(0).get("id").asString();
+        String license = caller.get("/api/licenses?limit=1")
+                .json()
+                .get("items")
+                .get(0)
+                .get("id")
+                .asString();
         String intake = caller.takeIn(drop(0, 3)).get("summary").get("id").asString();
         List<String> paths = List.of(
                 "/api/families",
@@ -85,8 +90,9 @@ class StatementsTest {
     }
 
     private static Map<String, Long> count(Caller caller, List<String> paths) {
-        Statistics statistics =
-                SERVER.bean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+        Statistics statistics = SERVER.bean(EntityManagerFactory.class)
+                .unwrap(SessionFactory.class)
+                .getStatistics();
         Map<String, Long> counts = new LinkedHashMap<>();
         for (String path : paths) {
             caller.get(path);

@@ -5,8 +5,8 @@ import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import jakarta.annotation.PreDestroy;
-import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import javax.sql.DataSource;
@@ -30,14 +30,12 @@ public class Jobs implements ApplicationRunner {
     private final DataSource source;
     private final JdbcClient database;
     private final ObjectProvider<Task<?>> tasks;
-    private final Clock clock;
     private volatile @Nullable Scheduler scheduler;
 
-    Jobs(DataSource source, JdbcClient database, ObjectProvider<Task<?>> tasks, Clock clock) {
+    Jobs(DataSource source, JdbcClient database, ObjectProvider<Task<?>> tasks) {
         this.source = source;
         this.database = database;
         this.tasks = tasks;
-        this.clock = clock;
     }
 
     @Override
@@ -76,7 +74,7 @@ public class Jobs implements ApplicationRunner {
     public void soon(OneTimeTask<Void> task, String id) {
         Scheduler running = scheduler;
         if (running != null) {
-            running.scheduleIfNotExists(task.instance(id), clock.instant());
+            running.scheduleIfNotExists(task.instance(id), Instant.now());
         }
     }
 }

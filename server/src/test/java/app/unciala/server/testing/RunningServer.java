@@ -21,6 +21,7 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     private final boolean demo;
     private ConfigurableApplicationContext application;
     private Path data;
+    private Preparation earlier = folder -> {};
 
     private final TestClock clock = new TestClock();
 
@@ -69,14 +70,27 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         return new RunningServer(false);
     }
 
+    /** A server on a data folder that an earlier version left behind. */
+    public static RunningServer over(Preparation earlier) {
+        RunningServer server = new RunningServer(false);
+        server.earlier = earlier;
+        return server;
+    }
+
+    /** Fills a data folder before the server starts on it. */
+    public interface Preparation {
+        void fill(Path data) throws Exception;
+    }
+
     /** The demonstration, with its own account. */
     public static RunningServer withDemo() {
         return new RunningServer(true);
     }
 
     @Override
-    public void beforeAll(ExtensionContext context) throws IOException {
+    public void beforeAll(ExtensionContext context) throws Exception {
         data = Files.createTempDirectory("unciala-test");
+        earlier.fill(data);
         application = new SpringApplicationBuilder(UncialaApplication.class)
                 .profiles(demo ? new String[] {"demo"} : new String[0])
                 .initializers(started -> {

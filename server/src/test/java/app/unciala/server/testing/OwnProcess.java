@@ -1,0 +1,78 @@
+package app.unciala.server.testing;
+
+import app.unciala.server.UncialaApplication;
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+
+/** The server in a process of its own, which can be killed at any moment. */
+public final class OwnProcess implements AutoCloseable {
+    private final Process process;
+    private final int port;
+
+    private OwnProcess(Process process, int port) {
+        this.process = process;
+        this.port = port;
+    }
+
+    public static OwnProcess start(Path data) throws IOException {
+        int port;
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        ProcessBuilder builder = new ProcessBuilder(
+                java, "-cp", System.getProperty("java.class.path"), UncialaApplication.class.getName());
+        builder.environment().put("UNCIALA_PORT", String.valueOf(port));
+        builder.environment().put("UNCIALA_DATA", data.toString());
+        builder.environment().put("UNCIALA_ADMIN_PASSWORD", RunningServer.PASSWORD);
+        builder.redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log-" + port));
+        return new OwnProcess(builder.start(), port);
+    }
+
+    /** Waits until the server is ready, and signs in. */
+    public Caller signIn() {
+        for (int i = 0; i < 900 && process.isAlive(); i++) {
+            try {
+                Caller caller = new Caller("http://localhost:" + port);
+                if (caller.get("/api/health").status() == 200
+                        && caller.signIn("admin", RunningServer.PASSWORD) == 204) {
+                    return caller;
+                }
+            } catch (UncheckedIOException notYet) {
+                // The port is not open yet.
+            }
+            Caller.pause();
+        }
+        throw new IllegalStateException("the server did not start");
+    }
+
+    /** Kills the server some milliseconds from now, from another thread. */
+    public void killWithin(int milliseconds) {
+        Thread killer = new Thread(() -> {
+            try {
+                Thread.sleep(milliseconds);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            process.destroyForcibly();
+        });
+        killer.setDaemon(true);
+        killer.start();
+    }
+
+    public void kill() {
+        try {
+            process.destroyForcibly().waitFor();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        kill();
+    }
+}
