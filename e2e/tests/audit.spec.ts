@@ -10,7 +10,9 @@ const places = [
   "/sites",
   "/sites/new",
   "/flags",
+  "/flags?by=site",
   "/history",
+  "/people",
   "/settings",
 ];
 

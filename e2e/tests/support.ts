@@ -1,9 +1,9 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 
-export async function signIn(page: Page) {
+export async function signIn(page: Page, name = "demo") {
   await page.goto("/");
-  await page.getByLabel("Name").fill("demo");
+  await page.getByLabel("Name").fill(name);
   await page.getByLabel("Password").fill("unciala-demo");
   await page.getByRole("button", { name: "Sign in" }).click();
   await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();

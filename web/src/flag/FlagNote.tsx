@@ -10,7 +10,8 @@ import { Sign } from "./Sign";
 /** One flag as a note in the margin, with its next action. */
 export function FlagNote({ flag, brief }: { flag: Flag; brief?: boolean }) {
   return (
-    <section
+    <div
+      role="group"
       className={`note ${flag.severity.toLowerCase()} ${brief ? "brief" : ""} ${flag.acceptedUntil ? "accepted" : ""}`}
       aria-label={`${headingOf(flag)}: ${flag.title}`}
     >
@@ -32,7 +33,7 @@ export function FlagNote({ flag, brief }: { flag: Flag; brief?: boolean }) {
           Accept, hand over, comment
         </Link>
       )}
-    </section>
+    </div>
   );
 }
 

@@ -173,13 +173,13 @@ function IntakeNotes({ rows }: { rows: FileRow[] }) {
 
 function Note({ what, why }: { what: string; why: string }) {
   return (
-    <section className="note">
+    <div className="note">
       <span className="sign">
         <Sign group="DUPLICATE" />
       </span>
       <div className="group">Duplicate</div>
       <div className="what">{what}</div>
       <div className="why">{why}</div>
-    </section>
+    </div>
   );
 }
