@@ -14,6 +14,8 @@ const views = [
   ["sites", "/sites"],
   ["site", "/sites", "Fernway"],
   ["flags", "/flags"],
+  ["history", "/history"],
+  ["people", "/people"],
 ];
 
 const browser = await chromium.launch({
@@ -45,6 +47,37 @@ async function take(colorScheme, wanted, suffix = "") {
   await context.close();
 }
 
+/** Two people at one license: the other one saved first. */
+async function conflict() {
+  const pages = [];
+  for (const name of ["demo", "priya"]) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: "en-US" });
+    const page = await context.newPage();
+    await page.goto(url);
+    await page.getByLabel("Name").fill(name);
+    await page.getByLabel("Password").fill("unciala-demo");
+    await page.getByRole("button", { name: "Sign in" }).click();
+    await page.getByRole("navigation", { name: "Places" }).waitFor();
+    await page.goto(`${url}/licenses`);
+    await page.getByRole("main").getByRole("link", { name: "Marl by page views", exact: true }).click();
+    await page.getByLabel("Vendor").waitFor();
+    pages.push(page);
+  }
+  const [mine, theirs] = pages;
+  await mine.getByLabel("Vendor").fill("Pit and Quarry Ltd");
+  await mine.getByLabel("Notes").fill("Renewal goes through the client.");
+  await theirs.getByLabel("Vendor").fill("Pit & Quarry Type");
+  await theirs.getByLabel("Proof of purchase").fill("Invoice 2211");
+  await theirs.getByRole("button", { name: "Save" }).click();
+  await theirs.getByText("Saved.").waitFor();
+  await mine.getByRole("button", { name: "Save" }).click();
+  await mine.getByRole("alertdialog").waitFor();
+  await mine.evaluate(() => window.scrollTo(0, 0));
+  await mine.waitForTimeout(500);
+  await mine.screenshot({ path: `${folder}/conflict.png` });
+}
+
 await take("light", views);
+await conflict();
 await take("dark", [["family", "/families", "Ostrel"]], "dark");
 await browser.close();

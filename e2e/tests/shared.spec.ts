@@ -81,9 +81,9 @@ test("the domain that a flag asks for is added by its action and saved", async (
 test("what is deleted says what stands on it, and is taken back from its message", async ({ page }) => {
   await signIn(page);
   await openLicense(page, "Wendlow open license");
-  await page.getByRole("button", { name: "Delete" }).click();
+  await page.getByRole("button", { name: "Delete the license" }).click();
   await expect(page.getByRole("dialog")).toContainText("1 site stands on it");
-  await page.getByRole("dialog").getByRole("button", { name: "Delete" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Delete", exact: true }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Licenses" })).toBeVisible();
   await expect(page.getByRole("main").getByRole("link", { name: "Wendlow open license" })).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).click();

@@ -9,7 +9,7 @@ import type { Flag, FlagCount, Gathered, IntakeSummary, PageOf } from "../shared
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count, localDates } from "../shared/parts/format";
 
-const MOST_STOPS = 6;
+const MOST_STOPS = 5;
 const MOST_QUESTIONS = 3;
 const open = filterOf(new URLSearchParams());
 

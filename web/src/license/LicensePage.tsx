@@ -130,7 +130,6 @@ function RecordedLicense({ id }: { id: string }) {
       title={terms.name}
       above={<Link to="/licenses">Licenses</Link>}
       below={[kindWords[terms.kind], terms.vendor].filter(Boolean).join(", ")}
-      actions={<DeleteLicense license={license.data} />}
     >
       <LicenseForm
         terms={terms}
@@ -159,6 +158,7 @@ function RecordedLicense({ id }: { id: string }) {
       <AskTheVendor license={license.data} questions={flags.filter((flag) => flag.kind === "NOT_STATED")} />
       <Line>
         <RecordHistory type="license" id={id} />
+        <DeleteLicense license={license.data} />
       </Line>
     </Leaf>
   );
@@ -182,7 +182,9 @@ function DeleteLicense({ license }: { license: License }) {
   );
   return mayEdit ? (
     <>
-      <Button onClick={() => setAsking(true)}>Delete</Button>
+      <Button variant="outlined" onClick={() => setAsking(true)}>
+        Delete the license
+      </Button>
       {asking && sites && (
         <Confirm
           title={`Delete “${license.terms.name}”?`}

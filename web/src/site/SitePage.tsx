@@ -117,7 +117,6 @@ function RecordedSite({ id }: { id: string }) {
         </>
       }
       below={current.domains.join(", ") || "No domain yet, so nothing can be allowed."}
-      actions={<DeleteSite site={current} />}
     >
       <Line notes={<FlagNotes flags={flags.filter((flag) => !missing.includes(flag.kind))} />}>
         {rows && <AskedHeldAllowed rows={rows} />}
@@ -145,6 +144,7 @@ function RecordedSite({ id }: { id: string }) {
       </Line>
       <Line>
         <RecordHistory type="site" id={id} />
+        <DeleteSite site={current} />
       </Line>
     </Leaf>
   );
@@ -167,7 +167,9 @@ function DeleteSite({ site }: { site: Site }) {
   );
   return mayEdit ? (
     <>
-      <Button onClick={() => setAsking(true)}>Delete</Button>
+      <Button variant="outlined" onClick={() => setAsking(true)}>
+        Delete the site
+      </Button>
       {asking && (
         <Confirm
           title={`Delete ${site.name}?`}

@@ -1,5 +1,6 @@
 package app.unciala.core.flag;
 
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -53,6 +54,6 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
     }
 
     private static String counted(int count, String one, String many) {
-        return count + " " + (count == 1 ? one : many);
+        return String.format(Locale.US, "%,d %s", count, count == 1 ? one : many);
     }
 }
