@@ -21,11 +21,11 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * A server that is killed at random moments while intakes are dropped and accepted, licenses change and backups are
- * made: nothing that was answered is lost, nothing is half recorded, and the flags are those of a full comparison. Two
+ * made: nothing that was answered is lost, nothing is half recorded, and the flags are those of a full comparison. Ten
  * kills, or as many as {@code -Dunciala.kills} says.
  */
 class KillTest {
-    private static final int KILLS = Integer.getInteger("unciala.kills", 2);
+    private static final int KILLS = Integer.getInteger("unciala.kills", 10);
 
     @TempDir
     Path data;

@@ -8,6 +8,7 @@ import app.unciala.server.site.SiteService.Site;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.BindException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -49,7 +50,18 @@ class DemoMode implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments args) throws IOException {
         seeder.seed();
-        StandInSites started = StandInSites.start(sitesPort);
+        System.out.println("Unciala is ready: http://localhost:" + port);
+        System.out.println("Sign in as “" + DemoSeeder.NAME + "” with the password “" + DemoSeeder.PASSWORD + "”.");
+        System.out.println("Others of the agency, with the same password: ilse (administrator), tomas and priya"
+                + " (editors), wen (reader).");
+        StandInSites started;
+        try {
+            started = StandInSites.start(sitesPort);
+        } catch (BindException e) {
+            System.out.println("Port " + sitesPort + " is taken by another program, so the stand-in client sites are not"
+                    + " shown. Choose another one: UNCIALA_SITES_PORT=" + (sitesPort + 10));
+            return;
+        }
         standIns = started;
         for (Scenario.Site told : Scenario.sites()) {
             Optional<Site> site = sites.list(told.name(), null, 10).items().stream()
@@ -58,10 +70,6 @@ class DemoMode implements ApplicationRunner {
             Map<String, byte[]> pack = site.map(s -> latestPack(s.id())).orElse(Map.of());
             started.publish(told.domains().get(0), told.name(), told.text(), pack);
         }
-        System.out.println("Unciala is ready: http://localhost:" + port);
-        System.out.println("Sign in as “" + DemoSeeder.NAME + "” with the password “" + DemoSeeder.PASSWORD + "”.");
-        System.out.println("Others of the agency, with the same password: ilse (administrator), tomas and priya"
-                + " (editors), wen (reader).");
         System.out.println("The stand-in client sites:");
         for (Scenario.Site told : Scenario.sites()) {
             System.out.println("  http://localhost:" + started.port() + "/"

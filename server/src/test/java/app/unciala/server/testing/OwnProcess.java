@@ -24,7 +24,11 @@ public final class OwnProcess implements AutoCloseable {
         }
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
         ProcessBuilder builder = new ProcessBuilder(
-                java, "-cp", System.getProperty("java.class.path"), UncialaApplication.class.getName());
+                java,
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                UncialaApplication.class.getName());
         builder.environment().put("UNCIALA_PORT", String.valueOf(port));
         builder.environment().put("UNCIALA_DATA", data.toString());
         builder.environment().put("UNCIALA_ADMIN_PASSWORD", RunningServer.PASSWORD);
