@@ -67,6 +67,30 @@ class SharedInventoryTest {
     }
 
     @Test
+    void manyMayLookAtAnIntakeWhileItsVerdictsAreOutdated() throws Exception {
+        String path = "/api/intakes/"
+                + caller.takeIn(Map.of("look.ttf", Samples.font("Hollin-Bold.ttf")))
+                        .get("summary")
+                        .get("id")
+                        .asString();
+        ExecutorService threads = Executors.newFixedThreadPool(6);
+        try {
+            for (String font : List.of("Hollin-Regular.ttf", "FenwickGrotesk-Bold.ttf", "FenwickGrotesk-Regular.ttf")) {
+                caller.hold(font);
+                List<Callable<Integer>> looks = new ArrayList<>();
+                for (int i = 0; i < 6; i++) {
+                    looks.add(() -> caller.get(path).status());
+                }
+                for (Future<Integer> status : threads.invokeAll(looks)) {
+                    assertThat(status.get()).isEqualTo(200);
+                }
+            }
+        } finally {
+            threads.shutdownNow();
+        }
+    }
+
+    @Test
     void anAcceptedIntakeKeepsItsVerdictsAndIsTakenBackUnlessItIsUsed() {
         JsonNode intake = caller.takeIn(new LinkedHashMap<>(Map.of(
                 "a.ttf", Samples.font("Vellumine-Regular.ttf"), "copy.ttf", Samples.font("Vellumine-Regular.ttf"))));

@@ -58,8 +58,9 @@ class DemoMode implements ApplicationRunner {
         try {
             started = StandInSites.start(sitesPort);
         } catch (BindException e) {
-            System.out.println("Port " + sitesPort + " is taken by another program, so the stand-in client sites are not"
-                    + " shown. Choose another one: UNCIALA_SITES_PORT=" + (sitesPort + 10));
+            System.out.println(
+                    "Port " + sitesPort + " is taken by another program, so the stand-in client sites are not"
+                            + " shown. Choose another one: UNCIALA_SITES_PORT=" + (sitesPort + 10));
             return;
         }
         standIns = started;

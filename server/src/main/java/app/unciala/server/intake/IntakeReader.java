@@ -1,6 +1,7 @@
 package app.unciala.server.intake;
 
 import app.unciala.server.family.FamilyService;
+import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StagingArea;
@@ -31,6 +32,7 @@ class IntakeReader {
     private final StagingArea staging;
     private final Judgement judgement;
     private final FamilyService families;
+    private final Changes changes;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
 
@@ -40,6 +42,7 @@ class IntakeReader {
             StagingArea staging,
             Judgement judgement,
             FamilyService families,
+            Changes changes,
             EntityManager entities,
             TransactionTemplate transaction) {
         this.intakes = intakes;
@@ -47,6 +50,7 @@ class IntakeReader {
         this.staging = staging;
         this.judgement = judgement;
         this.families = families;
+        this.changes = changes;
         this.entities = entities;
         this.transaction = transaction;
     }
@@ -101,6 +105,7 @@ class IntakeReader {
                 flush();
             }
             transaction.executeWithoutResult(status -> {
+                changes.begin();
                 IntakeEntity read = intakes.findById(intake.id()).orElseThrow();
                 read.move(IntakeState.REVIEW, null);
                 judgement.judge(read);

@@ -217,6 +217,7 @@ public class IntakeService implements Reverser {
 
     @Transactional
     public FileRow correct(String id, String itemId, Correction correction) {
+        changes.begin();
         IntakeEntity intake = find(id);
         mustBeInReview(intake);
         IntakeItemEntity item = findItem(id, itemId);

@@ -37,9 +37,18 @@ class Judgement {
 
     /** Brings the verdicts of an intake under review up to date; in the caller's transaction. */
     void refresh(IntakeEntity intake) {
-        if (intake.state() == IntakeState.REVIEW && intake.judgedAt() != changes.heldFilesVersion()) {
-            judge(intake);
+        if (isOutdated(intake)) {
+            // Of several that look at once, one judges; the others wait and find it done.
+            changes.begin();
+            entities.refresh(intake);
+            if (isOutdated(intake)) {
+                judge(intake);
+            }
         }
+    }
+
+    private boolean isOutdated(IntakeEntity intake) {
+        return intake.state() == IntakeState.REVIEW && intake.judgedAt() != changes.heldFilesVersion();
     }
 
     /** Judges all files anew and writes the verdicts that differ. */
