@@ -7,6 +7,7 @@ import { usePages, withParam } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
+import { chunks } from "../shared/parts/chunks";
 import { More } from "../shared/parts/More";
 import { SlotGrid } from "./SlotGrid";
 import { shownFile } from "./slots";
@@ -44,7 +45,7 @@ export function FamilyListPage() {
           )}
         </Line>
       )}
-      {chunks(items ?? []).map((families) => (
+      {chunks(items ?? [], AT_ONCE).map((families) => (
         <Rows key={families[0]!.id} families={families} />
       ))}
       <Line>
@@ -52,15 +53,6 @@ export function FamilyListPage() {
       </Line>
     </Leaf>
   );
-}
-
-/** The families of one page of the list, which ask for their flags together. */
-function chunks(families: Family[]): Family[][] {
-  const all: Family[][] = [];
-  for (let i = 0; i < families.length; i += AT_ONCE) {
-    all.push(families.slice(i, i + AT_ONCE));
-  }
-  return all;
 }
 
 function Rows({ families }: { families: Family[] }) {

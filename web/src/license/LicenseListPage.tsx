@@ -8,6 +8,7 @@ import { useFlagsOf } from "../flag/flags";
 import { usePages, withParam } from "../shared/api/queries";
 import type { License } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { chunks } from "../shared/parts/chunks";
 import { More } from "../shared/parts/More";
 import { Months, Track } from "./TimeLine";
 import { kindWords, money } from "./words";
@@ -55,7 +56,7 @@ export function LicenseListPage() {
           <Months />
         </Line>
       )}
-      {chunks(items ?? []).map((licenses) => (
+      {chunks(items ?? [], AT_ONCE).map((licenses) => (
         <Rows key={licenses[0]!.id} licenses={licenses} />
       ))}
       <Line>
@@ -63,14 +64,6 @@ export function LicenseListPage() {
       </Line>
     </Leaf>
   );
-}
-
-function chunks(licenses: License[]): License[][] {
-  const all: License[][] = [];
-  for (let i = 0; i < licenses.length; i += AT_ONCE) {
-    all.push(licenses.slice(i, i + AT_ONCE));
-  }
-  return all;
 }
 
 function Rows({ licenses }: { licenses: License[] }) {

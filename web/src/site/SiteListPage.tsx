@@ -9,6 +9,7 @@ import { usePages, withParam } from "../shared/api/queries";
 import type { Site } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
+import { chunks } from "../shared/parts/chunks";
 import { More } from "../shared/parts/More";
 import { roleWords } from "./roles";
 
@@ -48,7 +49,7 @@ export function SiteListPage() {
           </p>
         </Line>
       )}
-      {chunks(items ?? []).map((sites) => (
+      {chunks(items ?? [], AT_ONCE).map((sites) => (
         <Rows key={sites[0]!.id} sites={sites} />
       ))}
       <Line>
@@ -56,14 +57,6 @@ export function SiteListPage() {
       </Line>
     </Leaf>
   );
-}
-
-function chunks(sites: Site[]): Site[][] {
-  const all: Site[][] = [];
-  for (let i = 0; i < sites.length; i += AT_ONCE) {
-    all.push(sites.slice(i, i + AT_ONCE));
-  }
-  return all;
 }
 
 function Rows({ sites }: { sites: Site[] }) {

@@ -9,6 +9,7 @@ import app.unciala.core.license.LicenseKind;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -44,117 +45,80 @@ public final class Scenario {
             boolean agreement,
             int daysAgo,
             String by) {
-        /** Granted on every point that a deal of this kind usually grants, with the agreement attached. */
-        static Deal of(String name, LicenseKind kind, String vendor, List<String> families, int daysAgo, String by) {
-            return new Deal(
-                    name,
-                    kind,
-                    vendor,
-                    families,
-                    Clause.GRANTED,
-                    Clause.GRANTED,
-                    true,
-                    List.of(),
-                    daysAgo,
-                    null,
-                    30,
-                    0,
-                    true,
-                    daysAgo,
-                    by);
+
+        /** Granted on every point, on any domain, without an end, and with the agreement attached. */
+        static Draft of(String name, LicenseKind kind, String vendor, String family, int daysAgo, String by) {
+            return new Draft(name, kind, vendor, family, daysAgo, by);
+        }
+    }
+
+    /** A deal while it is being told: what differs from the usual one is said by name. */
+    private static final class Draft {
+        private final String name;
+        private final LicenseKind kind;
+        private final String vendor;
+        private final String family;
+        private final int daysAgo;
+        private final String by;
+        private Clause webUse = Clause.GRANTED;
+        private Clause converting = Clause.GRANTED;
+        private List<String> domains = List.of();
+        private @Nullable Integer endsIn;
+        private int noticeDays = 30;
+        private long price;
+        private boolean agreement = true;
+
+        Draft(String name, LicenseKind kind, String vendor, String family, int daysAgo, String by) {
+            this.name = name;
+            this.kind = kind;
+            this.vendor = vendor;
+            this.family = family;
+            this.daysAgo = daysAgo;
+            this.by = by;
         }
 
-        Deal on(String... permitted) {
+        Draft on(String... permitted) {
+            domains = List.of(permitted);
+            return this;
+        }
+
+        Draft at(long cents) {
+            price = cents;
+            return this;
+        }
+
+        Draft ending(int days, int notice) {
+            endsIn = days;
+            noticeDays = notice;
+            return this;
+        }
+
+        Draft saying(Clause onWebUse, Clause onConverting) {
+            webUse = onWebUse;
+            converting = onConverting;
+            return this;
+        }
+
+        Draft withoutAgreement() {
+            agreement = false;
+            return this;
+        }
+
+        Deal deal() {
             return new Deal(
                     name,
                     kind,
                     vendor,
-                    families,
+                    List.of(family),
                     webUse,
                     converting,
-                    false,
-                    List.of(permitted),
-                    begunBefore,
+                    domains.isEmpty(),
+                    domains,
+                    daysAgo,
                     endsIn,
                     noticeDays,
                     price,
                     agreement,
-                    daysAgo,
-                    by);
-        }
-
-        Deal at(long cents) {
-            return new Deal(
-                    name,
-                    kind,
-                    vendor,
-                    families,
-                    webUse,
-                    converting,
-                    anywhere,
-                    domains,
-                    begunBefore,
-                    endsIn,
-                    noticeDays,
-                    cents,
-                    agreement,
-                    daysAgo,
-                    by);
-        }
-
-        Deal ending(int days, int notice) {
-            return new Deal(
-                    name,
-                    kind,
-                    vendor,
-                    families,
-                    webUse,
-                    converting,
-                    anywhere,
-                    domains,
-                    begunBefore,
-                    days,
-                    notice,
-                    price,
-                    agreement,
-                    daysAgo,
-                    by);
-        }
-
-        Deal saying(Clause onWebUse, Clause onConverting) {
-            return new Deal(
-                    name,
-                    kind,
-                    vendor,
-                    families,
-                    onWebUse,
-                    onConverting,
-                    anywhere,
-                    domains,
-                    begunBefore,
-                    endsIn,
-                    noticeDays,
-                    price,
-                    agreement,
-                    daysAgo,
-                    by);
-        }
-
-        Deal withoutAgreement() {
-            return new Deal(
-                    name,
-                    kind,
-                    vendor,
-                    families,
-                    webUse,
-                    converting,
-                    anywhere,
-                    domains,
-                    begunBefore,
-                    endsIn,
-                    noticeDays,
-                    price,
-                    false,
                     daysAgo,
                     by);
         }
@@ -323,103 +287,87 @@ public final class Scenario {
     }
 
     public static List<Deal> deals() {
-        return List.of(
-                Deal.of(
-                        "Wendlow open license",
-                        LicenseKind.FREE,
-                        "The Wendlow authors",
-                        List.of("Wendlow"),
-                        398,
-                        TOMAS),
-                Deal.of("Penmarrow web license", LicenseKind.PER_DOMAIN, "Marrow Type", List.of("Penmarrow"), 381, MARA)
-                        .on("harborandrye.example", "northlight.example", "opalstreet.example")
-                        .at(31500),
-                Deal.of(
-                                "Vellumine donation",
-                                LicenseKind.DONATION,
-                                "Brother Anselm’s Types",
-                                List.of("Vellumine"),
-                                379,
-                                TOMAS)
-                        .at(2000)
-                        .withoutAgreement(),
-                Deal.of(
-                                "Brantle yearly",
-                                LicenseKind.SUBSCRIPTION,
-                                "Foundry on the Hill",
-                                List.of("Brantle"),
-                                360,
-                                MARA)
-                        .on("copperline.example")
-                        .at(9900)
-                        .ending(-33, 30),
-                Deal.of(
-                                "Ostrel for two sites",
-                                LicenseKind.SUBSCRIPTION,
-                                "Ostrel & Daughters",
-                                List.of("Ostrel"),
-                                340,
-                                MARA)
-                        .on("tidewater.example", "northlight.example", "marlpit.example")
-                        .at(24000)
-                        .ending(25, 45),
-                Deal.of(
-                                "Lanthorn, for personal use",
-                                LicenseKind.PERSONAL,
-                                "Hob Letters",
-                                List.of("Lanthorn"),
-                                140,
-                                TOMAS)
-                        .saying(Clause.REFUSED, Clause.NOT_STATED),
-                Deal.of(
-                                "Hollin for Lantern Row",
-                                LicenseKind.CLIENT_SUPPLIED,
-                                "Lantern Row Theatre",
-                                List.of("Hollin"),
-                                136,
-                                TOMAS)
-                        .on("lanternrow.example")
-                        .saying(Clause.GRANTED, Clause.REFUSED),
-                Deal.of("Marl by page views", LicenseKind.PAGE_VIEWS, "Pit & Quarry", List.of("Marl"), 88, PRIYA)
-                        .on("marlpit.example")
-                        .at(14400)
-                        .ending(276, 60),
-                Deal.of(
-                                "Skerry trial",
-                                LicenseKind.TRIAL,
-                                "Skerry Rocks Foundry",
-                                List.of("Skerry Display"),
-                                162,
-                                PRIYA)
-                        .saying(Clause.REFUSED, Clause.REFUSED)
-                        .ending(-71, 14),
-                Deal.of(
-                                "Fenwick for the office",
-                                LicenseKind.DESKTOP,
-                                "Fenwick & Sons",
-                                List.of("Fenwick Grotesk"),
-                                75,
-                                MARA)
-                        .saying(Clause.NOT_STATED, Clause.NOT_STATED)
-                        .at(5900),
-                Deal.of(
-                        "Tillet Mono open license",
-                        LicenseKind.FREE,
-                        "The Tillet authors",
-                        List.of("Tillet Mono"),
-                        186,
-                        PRIYA),
-                Deal.of(
-                                "Penmarrow Capitals",
-                                LicenseKind.PER_DOMAIN,
-                                "Marrow Type",
-                                List.of("Penmarrow Capitals"),
-                                22,
-                                PRIYA)
-                        .on("readings.opalstreet.example")
-                        .saying(Clause.GRANTED, Clause.NOT_STATED)
-                        .at(9000)
-                        .withoutAgreement());
+        return Stream.of(
+                        Deal.of("Wendlow open license", LicenseKind.FREE, "The Wendlow authors", "Wendlow", 398, TOMAS),
+                        Deal.of("Penmarrow web license", LicenseKind.PER_DOMAIN, "Marrow Type", "Penmarrow", 381, MARA)
+                                .on("harborandrye.example", "northlight.example", "opalstreet.example")
+                                .at(31500),
+                        Deal.of(
+                                        "Vellumine donation",
+                                        LicenseKind.DONATION,
+                                        "Brother Anselm’s Types",
+                                        "Vellumine",
+                                        379,
+                                        TOMAS)
+                                .at(2000)
+                                .withoutAgreement(),
+                        Deal.of("Brantle yearly", LicenseKind.SUBSCRIPTION, "Foundry on the Hill", "Brantle", 360, MARA)
+                                .on("copperline.example")
+                                .at(9900)
+                                .ending(-33, 30),
+                        Deal.of(
+                                        "Ostrel for two sites",
+                                        LicenseKind.SUBSCRIPTION,
+                                        "Ostrel & Daughters",
+                                        "Ostrel",
+                                        340,
+                                        MARA)
+                                .on("tidewater.example", "northlight.example", "marlpit.example")
+                                .at(24000)
+                                .ending(25, 45),
+                        Deal.of(
+                                        "Lanthorn, for personal use",
+                                        LicenseKind.PERSONAL,
+                                        "Hob Letters",
+                                        "Lanthorn",
+                                        140,
+                                        TOMAS)
+                                .saying(Clause.REFUSED, Clause.NOT_STATED),
+                        Deal.of(
+                                        "Hollin for Lantern Row",
+                                        LicenseKind.CLIENT_SUPPLIED,
+                                        "Lantern Row Theatre",
+                                        "Hollin",
+                                        136,
+                                        TOMAS)
+                                .on("lanternrow.example")
+                                .saying(Clause.GRANTED, Clause.REFUSED),
+                        Deal.of("Marl by page views", LicenseKind.PAGE_VIEWS, "Pit & Quarry", "Marl", 88, PRIYA)
+                                .on("marlpit.example")
+                                .at(14400)
+                                .ending(276, 60),
+                        Deal.of("Skerry trial", LicenseKind.TRIAL, "Skerry Rocks Foundry", "Skerry Display", 162, PRIYA)
+                                .saying(Clause.REFUSED, Clause.REFUSED)
+                                .ending(-71, 14),
+                        Deal.of(
+                                        "Fenwick for the office",
+                                        LicenseKind.DESKTOP,
+                                        "Fenwick & Sons",
+                                        "Fenwick Grotesk",
+                                        75,
+                                        MARA)
+                                .saying(Clause.NOT_STATED, Clause.NOT_STATED)
+                                .at(5900),
+                        Deal.of(
+                                "Tillet Mono open license",
+                                LicenseKind.FREE,
+                                "The Tillet authors",
+                                "Tillet Mono",
+                                186,
+                                PRIYA),
+                        Deal.of(
+                                        "Penmarrow Capitals",
+                                        LicenseKind.PER_DOMAIN,
+                                        "Marrow Type",
+                                        "Penmarrow Capitals",
+                                        22,
+                                        PRIYA)
+                                .on("readings.opalstreet.example")
+                                .saying(Clause.GRANTED, Clause.NOT_STATED)
+                                .at(9000)
+                                .withoutAgreement())
+                .map(Draft::deal)
+                .toList();
     }
 
     /** Flags that people looked at; those left out stand open. */

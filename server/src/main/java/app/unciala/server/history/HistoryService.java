@@ -94,12 +94,6 @@ public class HistoryService {
                 .id();
     }
 
-    /** Records a deed of someone at some time, for histories that are told afterwards. */
-    @Transactional
-    public String record(Deed deed, Instant at, String by) {
-        return entries.save(new HistoryEntry(at, by, deed)).id();
-    }
-
     /** The entries that fit, latest first. */
     @Transactional(readOnly = true)
     public Page<Entry> list(Filter filter, @Nullable String cursor, int limit) {

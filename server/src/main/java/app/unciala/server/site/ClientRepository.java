@@ -1,6 +1,5 @@
 package app.unciala.server.site;
 
-import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.ScrollPosition;
 import org.springframework.data.domain.Sort;
@@ -9,6 +8,4 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ClientRepository extends JpaRepository<ClientEntity, String> {
     Window<ClientEntity> findAllBy(ScrollPosition position, Sort sort, Limit limit);
-
-    Optional<ClientEntity> findFirstByNameIgnoreCase(String name);
 }

@@ -103,7 +103,6 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
                         "--UNCIALA_SITES_PORT=0",
                         "--unciala.data=" + data,
                         "--unciala.admin-password=" + PASSWORD,
-                        "--unciala.statistics=true",
                         "--spring.main.banner-mode=off");
     }
 
