@@ -6,7 +6,7 @@ import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
-import app.unciala.server.family.FamilyService;
+import app.unciala.server.family.HeldFamilies;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
@@ -22,13 +22,13 @@ import org.springframework.stereotype.Component;
 /** Loads what the comparison of a scope looks at, by key and in a fixed number of queries. */
 @Component
 class SnapshotLoader {
-    private final FamilyService families;
+    private final HeldFamilies families;
     private final LicenseService licenses;
     private final SiteService sites;
     private final Links links;
     private final Clock clock;
 
-    SnapshotLoader(FamilyService families, LicenseService licenses, SiteService sites, Links links, Clock clock) {
+    SnapshotLoader(HeldFamilies families, LicenseService licenses, SiteService sites, Links links, Clock clock) {
         this.families = families;
         this.licenses = licenses;
         this.sites = sites;

@@ -1,6 +1,6 @@
 package app.unciala.server.intake;
 
-import app.unciala.server.family.FamilyService;
+import app.unciala.server.family.HeldFamilies;
 import app.unciala.server.intake.Verdicts.Judgeable;
 import app.unciala.server.intake.Verdicts.Judged;
 import app.unciala.server.inventory.Changes;
@@ -17,14 +17,14 @@ class Judgement {
     private static final int LONGEST = 3000;
 
     private final IntakeItemRepository items;
-    private final FamilyService families;
+    private final HeldFamilies families;
     private final Changes changes;
     private final EntityManager entities;
     private final JdbcTemplate database;
 
     Judgement(
             IntakeItemRepository items,
-            FamilyService families,
+            HeldFamilies families,
             Changes changes,
             EntityManager entities,
             JdbcTemplate database) {

@@ -1,7 +1,7 @@
 package app.unciala.server.intake;
 
 import app.unciala.core.face.Slot;
-import app.unciala.server.family.FamilyService.Place;
+import app.unciala.server.family.HeldFamilies.Place;
 import app.unciala.server.intake.ReadFile.Kind;
 import app.unciala.server.inventory.SlotColumns;
 import app.unciala.server.inventory.Texts;

@@ -7,7 +7,7 @@ import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
-import app.unciala.server.family.FamilyService.Place;
+import app.unciala.server.family.HeldFamilies.Place;
 import app.unciala.server.intake.Verdicts.Judgeable;
 import app.unciala.server.intake.Verdicts.Judged;
 import app.unciala.server.intake.Verdicts.Verdict;

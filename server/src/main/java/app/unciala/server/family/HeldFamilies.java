@@ -1,0 +1,111 @@
+package app.unciala.server.family;
+
+import app.unciala.core.face.Slot;
+import app.unciala.core.flag.Snapshot;
+import app.unciala.core.flag.Snapshot.HeldFile;
+import app.unciala.server.inventory.Parts;
+import app.unciala.server.storage.StoredFiles;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is held, looked up in bulk: for comparisons, and for intakes that are judged against it. */
+@Component
+public class HeldFamilies {
+    private final FamilyRepository families;
+    private final FaceFileRepository files;
+    private final StoredFiles stored;
+
+    HeldFamilies(FamilyRepository families, FaceFileRepository files, StoredFiles stored) {
+        this.families = families;
+        this.files = files;
+        this.stored = stored;
+    }
+
+    /** The families that hold a file with any of these digests of bytes or drawings. */
+    @Transactional(readOnly = true)
+    public Set<String> holding(Collection<String> sha256, Collection<String> drawings) {
+        Set<String> ids = new LinkedHashSet<>();
+        Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> ids.add(file.familyId())));
+        Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> ids.add(file.familyId())));
+        return ids;
+    }
+
+    /** A file as an intake compares its own with it. */
+    public record Place(
+            String family,
+            String familyKey,
+            Slot slot,
+            String fileName,
+            String sha256,
+            String drawing,
+            String format) {}
+
+    /** All files held that have any of these digests, or stand in any of these families, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Place> places(Collection<String> sha256, Collection<String> drawings, Collection<String> familyKeys) {
+        Map<String, FaceFileEntity> found = new LinkedHashMap<>();
+        Map<String, FamilyEntity> owners = new HashMap<>();
+        Parts.of(familyKeys, part -> families.findByNameKeyIn(part).forEach(family -> owners.put(family.id(), family)));
+        Parts.of(owners.keySet(), part -> files.findByFamilyIdIn(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(
+                found.values().stream()
+                        .map(FaceFileEntity::familyId)
+                        .filter(id -> !owners.containsKey(id))
+                        .toList(),
+                part -> families.findAllById(part).forEach(family -> owners.put(family.id(), family)));
+        return found.values().stream()
+                .filter(file -> owners.containsKey(file.familyId()))
+                .sorted(FaceFileEntity.BY_AGE)
+                .map(file -> new Place(
+                        owners.get(file.familyId()).name(),
+                        owners.get(file.familyId()).nameKey(),
+                        file.slot(),
+                        file.fileName(),
+                        file.sha256(),
+                        file.toRecord().drawing(),
+                        file.format().key()))
+                .toList();
+    }
+
+    /** Families as the core compares them; those that do not exist are left out. */
+    @Transactional(readOnly = true)
+    public List<Snapshot.Family> snapshots(Collection<String> ids) {
+        List<FamilyEntity> found = new ArrayList<>();
+        List<FaceFileEntity> held = new ArrayList<>();
+        Parts.of(ids, part -> {
+            found.addAll(families.findAllById(part));
+            held.addAll(files.findByFamilyIdIn(part));
+        });
+        return snapshots(found, held);
+    }
+
+    /** All families as the core compares them, for a full comparison. */
+    @Transactional(readOnly = true)
+    public List<Snapshot.Family> snapshots() {
+        return snapshots(families.findAll(), files.findAll());
+    }
+
+    private List<Snapshot.Family> snapshots(List<FamilyEntity> found, List<FaceFileEntity> held) {
+        Set<String> broken = stored.notIntact();
+        Map<String, List<HeldFile>> byFamily = held.stream()
+                .collect(Collectors.groupingBy(
+                        FaceFileEntity::familyId,
+                        Collectors.mapping(
+                                file -> file.toSnapshot(!broken.contains(file.sha256())), Collectors.toList())));
+        return found.stream()
+                .map(family ->
+                        new Snapshot.Family(family.id(), family.name(), byFamily.getOrDefault(family.id(), List.of())))
+                .toList();
+    }
+}
