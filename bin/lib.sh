@@ -35,13 +35,24 @@ node_packages() {
 # The application laid out in a folder, with an archive of its loaded classes: it starts in half the time of the jar.
 APP="$ROOT/server/target/app"
 
+# The archive holds what one whole start loads, so the server is started on an empty folder and stopped when it is ready.
 lay_out() {
   rm -rf "$APP"
   java -Djarmode=tools -jar "$JAR" extract --destination "$APP" >/dev/null
-  local scratch
+  local scratch log pid
   scratch="$(mktemp -d)"
-  UNCIALA_PORT=0 UNCIALA_DATA="$scratch" java -XX:ArchiveClassesAtExit="$APP/classes.jsa" \
-    -Dspring.context.exit=onRefresh -Dlogging.level.root=off -jar "$APP/unciala.jar" >/dev/null 2>&1 || true
+  log="$scratch/log"
+  UNCIALA_PORT=0 UNCIALA_DATA="$scratch/data" java -XX:ArchiveClassesAtExit="$APP/classes.jsa" \
+    -jar "$APP/unciala.jar" >"$log" 2>&1 &
+  pid=$!
+  for _ in $(seq 240); do
+    if grep -q "First start" "$log" || ! kill -0 "$pid" 2>/dev/null; then
+      break
+    fi
+    sleep 0.5
+  done
+  kill "$pid" 2>/dev/null || true
+  wait "$pid" 2>/dev/null || true
   rm -rf "$scratch"
 }
 

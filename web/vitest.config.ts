@@ -1,3 +1,13 @@
+import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
 
-export default defineConfig({ test: { include: ["src/**/*.test.ts"], environment: "node" } });
+export default defineConfig({
+  plugins: [react()],
+  test: {
+    include: ["src/**/*.test.{ts,tsx}"],
+    environment: "jsdom",
+    environmentOptions: { jsdom: { url: "http://localhost:8600/" } },
+    setupFiles: ["src/testing/setup.ts"],
+    testTimeout: 20_000,
+  },
+});

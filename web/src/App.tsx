@@ -1,60 +1,107 @@
-import { Navigate, Route, Routes } from "react-router";
-import { JoinPage } from "./account/JoinPage";
-import { SignInPage } from "./account/SignInPage";
-import { useWho } from "./account/session";
-import { FamilyListPage } from "./family/FamilyListPage";
-import { FamilyPage } from "./family/FamilyPage";
-import { FlagListPage } from "./flag/FlagListPage";
-import { FlagPage } from "./flag/FlagPage";
-import { HistoryPage } from "./history/HistoryPage";
-import { HomePage } from "./home/HomePage";
-import { IntakeListPage } from "./intake/IntakeListPage";
-import { IntakePage } from "./intake/IntakePage";
-import { LicenseListPage } from "./license/LicenseListPage";
-import { LicensePage } from "./license/LicensePage";
-import { PeoplePage } from "./people/PeoplePage";
-import { SettingsPage } from "./settings/SettingsPage";
-import { Frame } from "./shared/layout/Frame";
-import { SiteListPage } from "./site/SiteListPage";
-import { SitePage } from "./site/SitePage";
+import { lazy, Suspense } from "react";
+import { createBrowserRouter, RouterProvider, useRouteError, type RouteObject } from "react-router";
+import { Frame } from "./frame/Frame";
+import { Nowhere } from "./frame/Nowhere";
+import { useWho } from "./shared/account/session";
+import { Failure, Loading } from "./shared/states/States";
 
-/** Everything but signing in and joining needs a session. */
-export function App() {
+const SignInPage = lazy(async () => ({ default: (await import("./account/SignInPage")).SignInPage }));
+
+/** Every place is loaded when it is first gone to. */
+export const routes: RouteObject[] = [
+  {
+    path: "join/:token",
+    ErrorBoundary: Unloaded,
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import("./account/JoinPage")).JoinPage }),
+  },
+  {
+    Component: SignedIn,
+    ErrorBoundary: Unloaded,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import("./home/HomePage")).HomePage }) },
+      {
+        path: "intake",
+        lazy: async () => ({ Component: (await import("./intake/IntakeListPage")).IntakeListPage }),
+      },
+      {
+        path: "intake/:id",
+        lazy: async () => ({ Component: (await import("./intake/IntakePage")).IntakePage }),
+      },
+      {
+        path: "families",
+        lazy: async () => ({ Component: (await import("./family/FamilyListPage")).FamilyListPage }),
+      },
+      {
+        path: "families/:id",
+        lazy: async () => ({ Component: (await import("./family/FamilyPage")).FamilyPage }),
+      },
+      {
+        path: "licenses",
+        lazy: async () => ({ Component: (await import("./license/LicenseListPage")).LicenseListPage }),
+      },
+      {
+        path: "licenses/:id",
+        lazy: async () => ({ Component: (await import("./license/LicensePage")).LicensePage }),
+      },
+      {
+        path: "sites",
+        lazy: async () => ({ Component: (await import("./site/SiteListPage")).SiteListPage }),
+      },
+      { path: "sites/:id", lazy: async () => ({ Component: (await import("./site/SitePage")).SitePage }) },
+      {
+        path: "flags",
+        lazy: async () => ({ Component: (await import("./flag/FlagListPage")).FlagListPage }),
+      },
+      { path: "flags/:id", lazy: async () => ({ Component: (await import("./flag/FlagPage")).FlagPage }) },
+      {
+        path: "history",
+        lazy: async () => ({ Component: (await import("./history/HistoryPage")).HistoryPage }),
+      },
+      { path: "people", lazy: async () => ({ Component: (await import("./people/PeoplePage")).PeoplePage }) },
+      {
+        path: "settings",
+        lazy: async () => ({ Component: (await import("./settings/SettingsPage")).SettingsPage }),
+      },
+      { path: "*", Component: Nowhere },
+    ],
+  },
+];
+
+export function App({ router }: { router: ReturnType<typeof createBrowserRouter> }) {
+  return <RouterProvider router={router} />;
+}
+
+/** Everything but joining needs a session. */
+function SignedIn() {
+  const who = useWho();
+  if (who.data) {
+    return <Frame who={who.data} />;
+  }
+  if (who.data === null) {
+    return (
+      <Suspense>
+        <SignInPage />
+      </Suspense>
+    );
+  }
   return (
-    <Routes>
-      <Route path="join/:token" element={<JoinPage />} />
-      <Route path="*" element={<SignedIn />} />
-    </Routes>
+    <main className="before">
+      {who.error ? <Failure error={who.error} again={() => void who.refetch()} /> : <Loading />}
+    </main>
   );
 }
 
-function SignedIn() {
-  const who = useWho();
-  if (who.isPending) {
-    return null;
-  }
-  if (!who.data) {
-    return <SignInPage />;
-  }
+/** In place of everything, when a place could not be loaded. */
+function Unloaded() {
+  const error = useRouteError();
   return (
-    <Routes>
-      <Route element={<Frame who={who.data} />}>
-        <Route index element={<HomePage />} />
-        <Route path="intake" element={<IntakeListPage />} />
-        <Route path="intake/:id" element={<IntakePage />} />
-        <Route path="families" element={<FamilyListPage />} />
-        <Route path="families/:id" element={<FamilyPage />} />
-        <Route path="licenses" element={<LicenseListPage />} />
-        <Route path="licenses/:id" element={<LicensePage />} />
-        <Route path="sites" element={<SiteListPage />} />
-        <Route path="sites/:id" element={<SitePage />} />
-        <Route path="flags" element={<FlagListPage />} />
-        <Route path="flags/:id" element={<FlagPage />} />
-        <Route path="history" element={<HistoryPage />} />
-        <Route path="people" element={<PeoplePage />} />
-        <Route path="settings" element={<SettingsPage />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Route>
-    </Routes>
+    <main className="before">
+      <Failure
+        error={error instanceof Error ? error : new Error(String(error))}
+        again={() => window.location.reload()}
+      />
+    </main>
   );
 }

@@ -1,66 +1,59 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { useParams } from "react-router";
-import { call } from "../shared/api/client";
-import { useOne } from "../shared/api/queries";
-import type { Person } from "../shared/api/types";
-import { Wordmark } from "../shared/layout/Wordmark";
-import { levelWords } from "./session";
+import { levelWords } from "../shared/account/session";
+import { api, bodyOf } from "../shared/api/client";
+import { useGet } from "../shared/api/queries";
+import { Shown } from "../shared/states/States";
+import { Door } from "./Door";
+import { welcome, words } from "./words";
 
 type Fields = { password: string; again: string };
 
 /** Where a one-time link leads: the person chooses a password and is signed in. */
 export function JoinPage() {
   const { token = "" } = useParams();
-  const address = `/api/invitations/${encodeURIComponent(token)}`;
-  const invited = useOne<Person>(address);
+  const path = { token };
+  const invited = useGet("/api/invitations/{token}", { path });
   const { register, handleSubmit, formState } = useForm<Fields>();
   const [problem, setProblem] = useState("");
-  useEffect(() => {
-    document.title = "Join · Unciala";
-  }, []);
   const join = handleSubmit(async ({ password, again }) => {
     if (password !== again) {
-      setProblem("The two passwords differ.");
+      setProblem(words.differ);
       return;
     }
     try {
-      const person = await call<Person>("POST", address, { password });
-      await call("POST", "/api/session", { name: person.name, password });
+      const person = await bodyOf(
+        api.POST("/api/invitations/{token}", { params: { path }, body: { password } }),
+      );
+      await api.POST("/api/session", { body: { name: person.name, password } });
       window.location.assign("/");
     } catch (error) {
       setProblem((error as Error).message);
     }
   });
   return (
-    <main className="signin">
-      <div className="left">
-        <h1 style={{ margin: 0, lineHeight: 0 }}>
-          <Wordmark height={92} />
-        </h1>
-      </div>
-      <div className="line-down" />
-      <form className="right" onSubmit={(event) => void join(event)}>
-        {invited.error && <p role="alert">{invited.error.message}</p>}
-        {invited.data && (
-          <>
-            <p style={{ marginTop: 0 }}>
-              Welcome, {invited.data.displayName}. You sign in as <b>{invited.data.name}</b> and join as{" "}
-              {levelWords[invited.data.level].toLowerCase()}.
+    <Door title={words.joinTitle}>
+      <Shown of={invited} lines={3}>
+        {(person) => (
+          <form onSubmit={(event) => void join(event)}>
+            <p className="first">
+              {welcome(person.displayName)} You sign in as <b>{person.name}</b> and join as{" "}
+              {levelWords[person.level].toLowerCase()}.
             </p>
             <TextField
-              label="Choose a password"
+              label={words.choose}
               type="password"
               fullWidth
               autoFocus
               autoComplete="new-password"
-              helperText="10 characters or more"
+              helperText={words.length}
               {...register("password", { required: true, minLength: 10 })}
             />
             <TextField
-              label="The same again"
+              label={words.again}
               type="password"
               fullWidth
               margin="normal"
@@ -68,16 +61,16 @@ export function JoinPage() {
               {...register("again", { required: true })}
             />
             {(problem || formState.errors.password) && (
-              <p role="alert" style={{ color: "var(--soon)", fontWeight: 600 }}>
-                {problem || "A password has 10 characters or more."}
+              <p role="alert" className="problem-text">
+                {problem || words.tooShort}
               </p>
             )}
             <Button type="submit" variant="contained" sx={{ mt: 2 }} disabled={formState.isSubmitting}>
-              Join
+              {words.join}
             </Button>
-          </>
+          </form>
         )}
-      </form>
-    </main>
+      </Shown>
+    </Door>
   );
 }

@@ -1,72 +1,78 @@
 import TextField from "@mui/material/TextField";
-import { useDeferredValue, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
-import { FlagNotes } from "../flag/FlagNote";
-import { useFlagsOf } from "../flag/flags";
-import { usePages, withParam } from "../shared/api/queries";
+import { usePages } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
+import { FlagNotes } from "../shared/flag/FlagNote";
+import { useFlagIndex } from "../shared/flag/flags";
+import { SlotGrid } from "../shared/font/SlotGrid";
+import { shownFile } from "../shared/font/slots";
+import { useNameStyle } from "../shared/font/storedFont";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
-import { chunks } from "../shared/parts/chunks";
-import { More } from "../shared/parts/More";
-import { SlotGrid } from "./SlotGrid";
-import { shownFile } from "./slots";
-import { useNameStyle } from "./storedFont";
+import { Rows } from "../shared/parts/Rows";
+import { useSettled } from "../shared/parts/useSettled";
+import { Shown } from "../shared/states/States";
+import { howMany, noneNamed, words } from "./words";
 
 const AT_ONCE = 30;
+const noFlags: Flag[] = [];
 
 export function FamilyListPage() {
   const [filter, setFilter] = useState("");
-  const words = useDeferredValue(filter.trim());
-  const path = `/api/families?limit=${AT_ONCE}`;
-  const { items, more, loadingMore } = usePages<Family>(words ? withParam(path, "name", words) : path);
+  const name = useSettled(filter.trim());
+  const { items, error, again, more, loadingMore } = usePages(
+    "/api/families",
+    { limit: AT_ONCE, name: name || undefined },
+    { keepShown: true },
+  );
+  const flags = useFlagIndex("family", items?.map((family) => family.id) ?? [], AT_ONCE);
   return (
     <Leaf
-      title="Families"
-      below="In each slot, an upright stroke is a desktop file, a dot a web file."
+      title={words.title}
+      below={words.below}
       actions={
         <TextField
-          label="Filter by name"
+          label={words.filter}
           size="small"
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
         />
       }
     >
-      {items?.length === 0 && (
-        <Line>
-          {words ? (
-            <p className="empty">No family held has “{words}” in its name.</p>
+      <Shown of={{ data: items, error, refetch: again }} lines={9}>
+        {(families) =>
+          families.length === 0 ? (
+            <Line>
+              {name ? (
+                <p className="empty">{noneNamed(name)}</p>
+              ) : (
+                <p className="empty">
+                  Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you
+                  accept there stands here.
+                </p>
+              )}
+            </Line>
           ) : (
-            <p className="empty">
-              Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you
-              accept there stands here.
-            </p>
-          )}
-        </Line>
-      )}
-      {chunks(items ?? [], AT_ONCE).map((families) => (
-        <Rows key={families[0]!.id} families={families} />
-      ))}
-      <Line>
-        <More more={more} loading={loadingMore} />
-      </Line>
+            <Rows
+              label={words.title}
+              items={families}
+              keyOf={(family) => family.id}
+              height={92}
+              more={more}
+              loadingMore={loadingMore}
+              row={(family) => <Row family={family} flags={flags.get(family.id) ?? noFlags} />}
+            />
+          )
+        }
+      </Shown>
     </Leaf>
   );
 }
 
-function Rows({ families }: { families: Family[] }) {
-  const flags = useFlagsOf(
-    "family",
-    families.map((family) => family.id),
-  );
-  return families.map((family) => <Row key={family.id} family={family} flags={flags} />);
-}
-
 function Row({ family, flags }: { family: Family; flags: Flag[] }) {
-  const about = flags.filter((flag) => flag.familyId === family.id);
-  const own = about.filter((flag) => flag.siteId === "" || flag.kind === "FACE_NOT_HELD");
-  const atSites = about.length - own.length;
+  const own = flags.filter((flag) => flag.siteId === "" || flag.kind === "FACE_NOT_HELD");
+  const atSites = flags.length - own.length;
   return (
     <Line
       ruled
@@ -86,7 +92,7 @@ function Row({ family, flags }: { family: Family; flags: Flag[] }) {
           small
           files={family.files}
           asks={family.asks}
-          unlicensed={about.some((flag) => flag.kind === "NO_LICENSE")}
+          unlicensed={flags.some((flag) => flag.kind === "NO_LICENSE")}
         />
       </div>
     </Line>
@@ -95,7 +101,7 @@ function Row({ family, flags }: { family: Family; flags: Flag[] }) {
 
 function Others({ id, text }: { id: string; text: string }) {
   return (
-    <div style={{ padding: "0 0 8px 36px" }}>
+    <div className="others">
       <Link to={`/families/${id}`}>{text}</Link>
     </div>
   );
@@ -111,10 +117,7 @@ function FamilyName({ family }: { family: Family }) {
       <Link to={`/families/${family.id}`} className="name" style={style}>
         {family.name}
       </Link>
-      <div className="quiet" style={{ fontSize: 15 }}>
-        {count(new Set(family.files.map((file) => file.slot.key)).size, "face")},{" "}
-        {count(family.files.length, "file")}
-      </div>
+      <div className="quiet small">{howMany(family.files)}</div>
     </div>
   );
 }

@@ -4,87 +4,86 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import type { HeldFile } from "../shared/api/types";
-import { formatLabels } from "../shared/parts/format";
-import { hasLatin } from "../shared/parts/sample";
-import { inFont, useStoredFont } from "./storedFont";
+import { hasLatin } from "../shared/font/sample";
+import { inFont, useStoredFont } from "../shared/font/storedFont";
+import { formatName } from "../shared/parts/format";
+import { words } from "./words";
 
 const sizes = [14, 18, 24, 32, 44, 60];
-const pangram = "Five quick wharf cats jumped over big dozing hulks";
+const heading = "The morning ferry leaves at seven";
+const line = "Five quick wharf cats jumped over big dozing hulks";
 const paragraph =
   "Type is made to be read, so read this: the lines should hold together, the words stand apart, and no letter ask to be looked at. Figures such as 0123456789 belong among the letters, and so do “quotes”, dashes – like these – and an ampersand & its friends.";
 
-type View = "waterfall" | "paragraph" | "fallback";
+type View = "paragraph" | "sizes" | "fallback";
 
-/** Text set in one stored file: at many sizes, in a paragraph, and next to what stands in until it has arrived. */
+/** Text set in one stored file: a heading and a paragraph, at many sizes, and next to what stands in until it has come. */
 export function Specimen({ file }: { file: HeldFile }) {
   const font = useStoredFont(file.sha256);
-  const [view, setView] = useState<View>("waterfall");
-  const [words, setWords] = useState("");
+  const [view, setView] = useState<View>("paragraph");
+  const [own, setOwn] = useState("");
   const [size, setSize] = useState(19);
-  const own = [...file.sample].join(" ");
-  const text = words || (!hasLatin(file.sample) ? own : view === "waterfall" ? pangram : paragraph);
+  const letters = [...file.sample].join(" ");
+  const text = (usual: string) => own || (hasLatin(file.sample) ? usual : letters);
   return (
-    <section aria-label={`Specimen of ${file.slot.label}`}>
+    <section aria-label={`${words.specimen} of ${file.slot.label}`}>
       <h2 className="section">
-        Specimen{" "}
+        {words.specimen}{" "}
         <small>
-          {file.slot.label}, {formatLabels[file.format]}
+          {file.slot.label}, {formatName(file.format)}
         </small>
       </h2>
-      <div style={{ display: "flex", gap: 22, alignItems: "end", marginBottom: 12 }}>
+      <div className="specimen-choice">
         <ToggleButtonGroup
           exclusive
           value={view}
           onChange={(_, value: View | null) => value && setView(value)}
-          aria-label="View"
+          aria-label={words.view}
         >
-          <ToggleButton value="waterfall">Sizes</ToggleButton>
-          <ToggleButton value="paragraph">Paragraph</ToggleButton>
-          <ToggleButton value="fallback">Fallback</ToggleButton>
+          <ToggleButton value="paragraph">{words.paragraph}</ToggleButton>
+          <ToggleButton value="sizes">{words.sizes}</ToggleButton>
+          <ToggleButton value="fallback">{words.fallback}</ToggleButton>
         </ToggleButtonGroup>
         <TextField
-          label="Your own words"
+          label={words.ownWords}
           size="small"
-          sx={{ flex: 1 }}
-          value={words}
-          onChange={(e) => setWords(e.target.value)}
+          className="grows"
+          value={own}
+          onChange={(event) => setOwn(event.target.value)}
         />
-        {view !== "waterfall" && (
+        {view !== "sizes" && (
           <Slider
-            sx={{ width: 110, flexShrink: 0, mr: 1 }}
+            className="specimen-size"
             min={12}
             max={48}
             value={size}
             onChange={(_, value) => setSize(value)}
-            aria-label="Size in pixels"
+            aria-label={words.sizeInPixels}
             valueLabelDisplay="auto"
           />
         )}
       </div>
-      {font === null && <p>This file cannot be shown: the browser refuses it.</p>}
-      {view === "waterfall" &&
+      {font.state === "refused" && <p>{words.refused}</p>}
+      {font.state === "failed" && <p>{words.failed}</p>}
+      {view === "sizes" &&
         sizes.map((px) => (
           <div key={px} className="specimen-line">
             <span className="size">{px}</span>
-            <span className="text" style={{ ...inFont(font), fontSize: px, lineHeight: 1.28 }}>
-              {text}
+            <span className="text" style={{ ...inFont(font), fontSize: px }}>
+              {text(line)}
             </span>
           </div>
         ))}
       {view === "paragraph" && (
-        <p style={{ ...inFont(font), fontSize: size, lineHeight: 1.5, maxWidth: "62ch", margin: 0 }}>
-          {text}
-        </p>
+        <div className="specimen-text" style={{ ...inFont(font), fontSize: size }}>
+          <div className="specimen-heading">{text(heading)}</div>
+          <p>{text(paragraph)}</p>
+        </div>
       )}
       {view === "fallback" && (
-        <div className="specimen-pair">
-          <p style={{ ...inFont(font), fontSize: size, lineHeight: 1.5, margin: 0 }}>{text}</p>
-          <p
-            style={{ fontFamily: "Georgia, serif", fontSize: size, lineHeight: 1.5, margin: 0 }}
-            className="quiet"
-          >
-            {text}
-          </p>
+        <div className="specimen-pair" style={{ fontSize: size }}>
+          <p style={inFont(font)}>{text(paragraph)}</p>
+          <p className="specimen-fallback">{text(paragraph)}</p>
         </div>
       )}
     </section>

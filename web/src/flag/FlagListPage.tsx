@@ -1,131 +1,95 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { Link, useSearchParams } from "react-router";
-import { useWho } from "../account/session";
-import { useOne } from "../shared/api/queries";
-import type { Flag, Gathered, Person } from "../shared/api/types";
+import { usePresentPeople, useWho } from "../shared/account/session";
+import { useGet } from "../shared/api/queries";
+import { filterOf, gatheredQuery, paramsOf, useCounts, type FlagFilter } from "../shared/flag/flags";
+import { GatheredEntry } from "../shared/flag/GatheredEntry";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count } from "../shared/parts/format";
-import { GatheredEntry } from "./GatheredEntry";
-import { filterOf, gatheredAddress, groupNames, openOf, paramsOf, useCounts, type FlagFilter } from "./flags";
+import { useWalk } from "../shared/parts/useWalk";
+import { Shown } from "../shared/states/States";
+import { choices, onlyFirst, summary, words } from "./words";
 
 const MOST = 100;
-const groups = Object.keys(groupNames) as Flag["group"][];
-const states: [string, string][] = [
-  ["open", "open"],
-  ["accepted", "accepted"],
-  ["current", "open and accepted"],
-  ["gone", "gone"],
-];
 
 /** All flags, gathered by what they have in common; what is looked for is one sentence, and the address. */
 export function FlagListPage() {
   const counts = useCounts();
   const [params, setParams] = useSearchParams();
   const filter = filterOf(params);
-  const entries = useOne<Gathered[]>(gatheredAddress(filter, MOST)).data;
+  const entries = useGet("/api/flags/gathered", { query: gatheredQuery(filter, MOST) });
+  const walk = useWalk<HTMLDivElement>();
   const set = (change: Partial<FlagFilter>) =>
-    setParams(paramsOf({ ...filter, ...change }), { replace: true });
-  const shown = entries?.reduce((sum, entry) => sum + entry.count, 0) ?? 0;
+    setParams(paramsOf({ ...filter, ...change }), { replace: true, preventScrollReset: true });
   return (
-    <Leaf
-      title="Flags"
-      margin={false}
-      below={
-        counts &&
-        (openOf(counts) === 0
-          ? "Nothing is unlicensed, missing or duplicate."
-          : `${count(openOf(counts), "flag")} from ${count(
-              counts.reduce((sum, one) => sum + one.causes, 0),
-              "cause",
-            )}; ${openOf(counts, { severity: "STOP" }).toLocaleString()} stop something from going out.`)
-      }
-    >
+    <Leaf title={words.title} margin={false} below={counts && summary(counts)}>
       <Line>
         <Sentence filter={filter} onChange={set} />
-        {entries && entries.length === 0 && <p className="empty">No flag fits.</p>}
-        {entries?.map((entry) => (
-          <GatheredEntry
-            key={`${entry.by} ${entry.key}`}
-            entry={entry}
-            filter={filter}
-            opened={entries.length === 1}
-          />
-        ))}
-        {entries?.length === MOST && (
-          <p className="quiet">
-            The first {MOST} are shown, with {shown.toLocaleString()} flags. Narrow the sentence above to see
-            others.
-          </p>
-        )}
       </Line>
+      <div ref={walk}>
+        <Shown of={entries} lines={8}>
+          {(found) => (
+            <>
+              {found.length === 0 && (
+                <Line>
+                  <p className="empty">{words.noneFits}</p>
+                </Line>
+              )}
+              {found.map((entry) => (
+                <Line key={`${entry.by} ${entry.key}`}>
+                  <GatheredEntry entry={entry} filter={filter} opened={found.length === 1} />
+                </Line>
+              ))}
+              {found.length === MOST && (
+                <Line>
+                  <p className="quiet">
+                    {onlyFirst(
+                      MOST,
+                      found.reduce((sum, entry) => sum + entry.count, 0),
+                    )}
+                  </p>
+                </Line>
+              )}
+            </>
+          )}
+        </Shown>
+      </div>
     </Leaf>
   );
 }
 
+type SentenceProps = { filter: FlagFilter; onChange: (change: Partial<FlagFilter>) => void };
+
 /** The filter as a sentence whose words one can change. */
-function Sentence({
-  filter,
-  onChange,
-}: {
-  filter: FlagFilter;
-  onChange: (change: Partial<FlagFilter>) => void;
-}) {
-  const people = useOne<Person[]>("/api/people").data ?? [];
+function Sentence({ filter, onChange }: SentenceProps) {
+  const people = usePresentPeople();
   const me = useWho().data?.name;
   const narrowed = filter.site || filter.family || filter.license;
+  const persons = people.map((one): [string, string] => [one.name, one.name === me ? "me" : one.displayName]);
+  const word = (name: keyof typeof choices, label: string) => (
+    <Word
+      label={label}
+      value={filter[name]}
+      options={choices[name]}
+      onChange={(value) => onChange({ [name]: value })}
+    />
+  );
   return (
-    <div className="sentence" role="group" aria-label="Which flags">
-      <Word label="State" value={filter.state} options={states} onChange={(state) => onChange({ state })} />
-      <Word
-        label="Group"
-        value={filter.group}
-        options={[
-          ["", "flags of every group"],
-          ...groups.map((g): [string, string] => [g, groupNames[g].toLowerCase()]),
-        ]}
-        onChange={(group) => onChange({ group })}
-      />
-      <Word
-        label="Gravity"
-        value={filter.severity}
-        options={[
-          ["", "grave or not"],
-          ["STOP", "that stop something"],
-          ["ASK", "that need an answer"],
-          ["WARN", "that can wait"],
-        ]}
-        onChange={(severity) => onChange({ severity })}
-      />
-      <span>handed to</span>
+    <div className="sentence" role="group" aria-label={words.which}>
+      {word("state", "State")}
+      {word("group", "Group")}
+      {word("severity", "Gravity")}
+      <span>{words.handedTo}</span>
       <Word
         label="Person"
         value={filter.person}
-        options={[
-          ["", "anybody or nobody"],
-          ...people
-            .filter((person) => !person.removed)
-            .map((person): [string, string] => [person.name, person.name === me ? "me" : person.displayName]),
-        ]}
+        options={[["", "anybody or nobody"], ...persons]}
         onChange={(person) => onChange({ person })}
       />
-      <span>gathered by</span>
-      <Word
-        label="Gathered by"
-        value={filter.by}
-        options={["cause", "site", "family", "license", "person"].map((by): [string, string] => [by, by])}
-        onChange={(by) => onChange({ by })}
-      />
-      <Word
-        label="Order"
-        value={filter.order}
-        options={[
-          ["", "gravest first"],
-          ["oldest", "oldest first inside"],
-        ]}
-        onChange={(order) => onChange({ order })}
-      />
-      {narrowed && <Link to="/flags">on one record only: show all</Link>}
+      <span>{words.gatheredBy}</span>
+      {word("by", "Gathered by")}
+      {word("order", "Order")}
+      {narrowed && <Link to="/flags">{words.narrowed}</Link>}
     </div>
   );
 }
@@ -136,20 +100,18 @@ function Word(props: {
   options: [string, string][];
   onChange: (value: string) => void;
 }) {
+  const known = props.options.some(([value]) => value === props.value);
   return (
     <TextField
       select
       variant="standard"
-      value={props.value}
-      slotProps={{
-        htmlInput: { "aria-label": props.label },
-        select: { displayEmpty: true },
-      }}
+      value={known ? props.value : (props.options[0]?.[0] ?? "")}
+      slotProps={{ htmlInput: { "aria-label": props.label }, select: { displayEmpty: true } }}
       onChange={(event) => props.onChange(event.target.value)}
     >
-      {props.options.map(([value, words]) => (
+      {props.options.map(([value, said]) => (
         <MenuItem key={value} value={value}>
-          {words}
+          {said}
         </MenuItem>
       ))}
     </TextField>

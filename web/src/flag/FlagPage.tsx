@@ -2,40 +2,42 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useForm } from "react-hook-form";
 import { Link, useParams } from "react-router";
-import { useMayEdit, usePeople } from "../account/session";
-import { call } from "../shared/api/client";
-import { useChange, useOne } from "../shared/api/queries";
-import type { Flag, FlagStory } from "../shared/api/types";
+import { useMayEdit, usePeople } from "../shared/account/session";
+import { api } from "../shared/api/client";
+import { useChange, useGet } from "../shared/api/queries";
+import { Decide } from "../shared/flag/Decide";
+import { FlagAction } from "../shared/flag/FlagNote";
+import { Subjects } from "../shared/flag/FlagRow";
+import { headingOf } from "../shared/flag/words";
+import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { day, localDates, moment } from "../shared/parts/format";
-import { NotHere } from "../shared/parts/NotHere";
-import { RecordHistory } from "../history/RecordHistory";
-import { Decide } from "./Decide";
-import { FlagAction } from "./FlagNote";
-import { Subjects } from "./FlagRow";
-import { headingOf } from "./flags";
+import { useUnsaved } from "../shared/parts/unsaved";
+import { NotHere } from "../shared/states/NotHere";
+import { Shown } from "../shared/states/States";
+import { earlier, standing, words } from "./words";
 
 /** One flag: what it says, since when, what was decided about it, and what people said. */
 export function FlagPage() {
   const { id = "" } = useParams();
-  const path = `/api/flags/${id}`;
-  const { data: flag, error } = useOne<Flag>(path);
-  const story = useOne<FlagStory>(`${path}/story`).data;
+  const { data: flag, error, refetch } = useGet("/api/flags/{id}", { path: { id } });
+  const story = useGet("/api/flags/{id}/story", { path: { id } });
   const people = usePeople();
   const mayEdit = useMayEdit();
-  const withdraw = useChange(
-    () => call("POST", "/api/flags/acceptance/withdrawal", { ids: [id] }),
-    () => "It is open again.",
-  );
+  const withdraw = useChange({
+    of: "flag",
+    change: () => api.POST("/api/flags/acceptance/withdrawal", { body: { ids: [id], cause: null } }),
+    said: () => words.opened,
+  });
   if (!flag) {
-    return <NotHere error={error} all="/flags" allWords="All flags" />;
+    return <NotHere error={error} again={() => void refetch()} all="/flags" allWords={words.all} />;
   }
   return (
     <Leaf
       title={flag.title}
       above={
         <>
-          <Link to="/flags">Flags</Link> · {headingOf(flag)}
+          <Link to="/flags">{words.title}</Link> · {headingOf(flag)}
         </>
       }
       below={localDates(flag.reason)}
@@ -44,15 +46,13 @@ export function FlagPage() {
     >
       <Line>
         <Subjects flag={flag} />
-        <h2 className="section">Standing</h2>
+        <h2 className="section">{words.standing}</h2>
         <p>
-          {flag.gone
-            ? `It stood from ${moment(flag.since)} until ${moment(flag.gone)}.`
-            : `It stands since ${moment(flag.since)}.`}
-          {story?.periods.map((period) => (
+          {standing(flag)}
+          {story.data?.periods.map((period) => (
             <span className="quiet" key={period.since}>
               {" "}
-              Before that from {day(period.since)} to {day(period.gone)}.
+              {earlier(period)}
             </span>
           ))}
         </p>
@@ -61,25 +61,29 @@ export function FlagPage() {
             Accepted until <b>{day(flag.acceptedUntil)}</b> by {people(flag.acceptedBy)}:{" "}
             {flag.acceptedReason}{" "}
             {mayEdit && (
-              <Button size="small" disabled={withdraw.isPending} onClick={() => withdraw.mutate(undefined)}>
-                Open it again
+              <Button size="small" disabled={withdraw.isPending} onClick={() => withdraw.mutate()}>
+                {words.openAgain}
               </Button>
             )}
           </p>
         )}
-        <p>{flag.assignee ? `Handed to ${people(flag.assignee)}.` : "Handed to nobody."}</p>
-        {mayEdit && !flag.gone && <Decide chosen={{ ids: [id] }} howMany={1} />}
+        <p>{flag.assignee ? `Handed to ${people(flag.assignee)}.` : words.toNobody}</p>
+        {mayEdit && !flag.gone && <Decide chosen={{ ids: [id], cause: null }} howMany={1} />}
       </Line>
       <Line>
-        <h2 className="section">Comments</h2>
-        {story?.comments.map((comment) => (
-          <p key={comment.at}>
-            <b>{people(comment.by)}</b> <span className="quiet">{moment(comment.at)}</span>
-            <br />
-            {comment.text}
-          </p>
-        ))}
-        {mayEdit && <NewComment path={`${path}/comments`} />}
+        <h2 className="section">{words.comments}</h2>
+        <Shown of={story} lines={2}>
+          {({ comments }) =>
+            comments.map((comment) => (
+              <p key={comment.at}>
+                <b>{people(comment.by)}</b> <span className="quiet">{moment(comment.at)}</span>
+                <br />
+                {comment.text}
+              </p>
+            ))
+          }
+        </Shown>
+        {mayEdit && <NewComment id={id} />}
       </Line>
       <Line>
         <RecordHistory type="flag" id={id} />
@@ -88,20 +92,25 @@ export function FlagPage() {
   );
 }
 
-function NewComment({ path }: { path: string }) {
-  const { register, handleSubmit, reset } = useForm({ defaultValues: { text: "" } });
-  const add = useChange((text: string) => call("POST", path, { text }));
+function NewComment({ id }: { id: string }) {
+  const { register, handleSubmit, reset, formState } = useForm({ defaultValues: { text: "" } });
+  const add = useChange({
+    of: "flag",
+    change: (text: string) =>
+      api.POST("/api/flags/{id}/comments", { params: { path: { id } }, body: { text } }),
+  });
+  useUnsaved(formState.isDirty && !formState.isSubmitting);
   const submit = handleSubmit(({ text }) => add.mutate(text, { onSuccess: () => reset() }));
   return (
-    <form onSubmit={(event) => void submit(event)} style={{ display: "flex", gap: 14, alignItems: "end" }}>
+    <form onSubmit={(event) => void submit(event)} className="in-a-row">
       <TextField
-        label="Say something about it"
+        label={words.sayIt}
         multiline
-        sx={{ flex: 1, maxWidth: 560 }}
+        className="grows"
         {...register("text", { required: true, maxLength: 2000 })}
       />
       <Button type="submit" variant="outlined" disabled={add.isPending}>
-        Comment
+        {words.comment}
       </Button>
     </form>
   );

@@ -1,19 +1,22 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { Link, useSearchParams } from "react-router";
-import { useOne, usePages } from "../shared/api/queries";
-import type { HistoryEntry, Person } from "../shared/api/types";
+import { useGet, usePages } from "../shared/api/queries";
+import { Entry } from "../shared/history/Entries";
+import { typeWords } from "../shared/history/words";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { More } from "../shared/parts/More";
-import { Entries } from "./Entries";
-import { historyAddress } from "./filter";
-import { typeWords } from "./words";
+import { Rows } from "../shared/parts/Rows";
+import { Shown } from "../shared/states/States";
+import { historyQuery } from "./filter";
+import { words } from "./words";
 
 /** Who did what, latest first, without end; by person, record and time, which are also the address. */
 export function HistoryPage() {
   const [params, setParams] = useSearchParams();
-  const people = useOne<Person[]>("/api/people").data ?? [];
-  const { items, more, loadingMore } = usePages<HistoryEntry>(historyAddress(params));
+  const people = useGet("/api/people").data ?? [];
+  const { items, error, again, more, loadingMore } = usePages("/api/history", historyQuery(params), {
+    keepShown: true,
+  });
   const set = (name: string, value: string) => {
     const next = new URLSearchParams(params);
     if (value) {
@@ -21,66 +24,69 @@ export function HistoryPage() {
     } else {
       next.delete(name);
     }
-    setParams(next, { replace: true });
+    setParams(next, { replace: true, preventScrollReset: true });
   };
-  const subject = params.get("subject");
+  const persons = people.map(({ name, displayName }): [string, string] => [name, displayName]);
+  const choice = (name: string, label: string, options: [string, string][]) => (
+    <TextField
+      select
+      size="small"
+      label={label}
+      sx={{ minWidth: 150 }}
+      value={params.get(name) ?? ""}
+      onChange={(event) => set(name, event.target.value)}
+    >
+      {options.map(([value, said]) => (
+        <MenuItem key={value} value={value}>
+          {said}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
   return (
     <Leaf
-      title="History"
+      title={words.title}
       margin={false}
-      below="Who did what, latest first."
+      below={words.below}
       actions={
         <>
-          <TextField
-            select
-            size="small"
-            label="By"
-            sx={{ minWidth: 150 }}
-            value={params.get("by") ?? ""}
-            onChange={(event) => set("by", event.target.value)}
-          >
-            <MenuItem value="">Anybody</MenuItem>
-            {people.map((person) => (
-              <MenuItem key={person.name} value={person.name}>
-                {person.displayName}
-              </MenuItem>
-            ))}
-            <MenuItem value="unciala">Unciala itself</MenuItem>
-          </TextField>
-          <TextField
-            select
-            size="small"
-            label="About"
-            sx={{ minWidth: 140 }}
-            value={params.get("type") ?? ""}
-            onChange={(event) => set("type", event.target.value)}
-          >
-            <MenuItem value="">Everything</MenuItem>
-            {Object.entries(typeWords).map(([type, words]) => (
-              <MenuItem key={type} value={type}>
-                {words}
-              </MenuItem>
-            ))}
-          </TextField>
+          {choice("by", words.by, [["", words.anybody], ...persons, ["unciala", words.itself]])}
+          {choice("type", words.about, [["", words.everything], ...Object.entries(typeWords)])}
           {(["from", "until"] as const).map((name) => (
             <TextField
               key={name}
               size="small"
               type="date"
-              label={name === "from" ? "From" : "Until"}
+              label={words[name]}
               value={params.get(name) ?? ""}
               slotProps={{ inputLabel: { shrink: true } }}
               onChange={(event) => set(name, event.target.value)}
             />
           ))}
-          {subject && <Link to="/history">of this record only: show all</Link>}
+          {params.get("subject") && <Link to="/history">{words.narrowed}</Link>}
         </>
       }
     >
       <Line>
-        {items && items.length === 0 && <p className="empty">Nothing was done that fits.</p>}
-        {items && <Entries entries={items} linked />}
-        <More more={more} loading={loadingMore} />
+        <Shown of={{ data: items, error, refetch: again }} lines={10}>
+          {(entries) =>
+            entries.length === 0 ? (
+              <p className="empty">{words.none}</p>
+            ) : (
+              <div className="history">
+                <Rows
+                  label={words.title}
+                  items={entries}
+                  keyOf={(entry) => entry.id}
+                  height={44}
+                  more={more}
+                  loadingMore={loadingMore}
+                  row={(entry) => <Entry entry={entry} linked />}
+                />
+              </div>
+            )
+          }
+        </Shown>
       </Line>
     </Leaf>
   );

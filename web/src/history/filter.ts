@@ -1,22 +1,19 @@
-/** The API's address for a history page's own address; days are those of the reader's own clock. */
-export function historyAddress(params: URLSearchParams): string {
-  const query = new URLSearchParams();
-  for (const name of ["by", "type", "subject"]) {
+import type { Params } from "../shared/api/queries";
+
+type Query = Omit<NonNullable<Params<"/api/history">["query"]>, "cursor">;
+
+/** What the API is asked for by a history page's own address; days are those of the reader's own clock. */
+export function historyQuery(params: URLSearchParams): Query {
+  const query: Query = { limit: 60 };
+  for (const name of ["by", "type", "subject"] as const) {
     const value = params.get(name);
     if (value) {
-      query.set(name, value);
+      query[name] = value;
     }
   }
   const from = startOf(params.get("from"), 0);
   const until = startOf(params.get("until"), 1);
-  if (from) {
-    query.set("from", from);
-  }
-  if (until) {
-    query.set("until", until);
-  }
-  query.set("limit", "60");
-  return `/api/history?${query.toString()}`;
+  return { ...query, ...(from ? { from } : {}), ...(until ? { until } : {}) };
 }
 
 function startOf(day: string | null, later: number): string | null {

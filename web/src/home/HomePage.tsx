@@ -1,80 +1,94 @@
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
-import { useWho } from "../account/session";
-import { GatheredEntry } from "../flag/GatheredEntry";
-import { filterOf, gatheredAddress, openOf, useCounts, type FlagFilter } from "../flag/flags";
-import { uploadsInWords } from "../intake/words";
-import { useOne } from "../shared/api/queries";
-import type { Flag, FlagCount, Gathered, IntakeSummary, PageOf } from "../shared/api/types";
+import { useWho } from "../shared/account/session";
+import { useGet } from "../shared/api/queries";
+import type { Flag, FlagCount, Gathered, IntakeSummary } from "../shared/api/types";
+import { GatheredEntry } from "../shared/flag/GatheredEntry";
+import { filterOf, gatheredQuery, openOf, useCounts, type FlagFilter } from "../shared/flag/flags";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count, localDates } from "../shared/parts/format";
+import { count, localDates, longDay } from "../shared/parts/format";
+import { uploadsInWords } from "../shared/parts/uploads";
+import { useWalk } from "../shared/parts/useWalk";
+import { Shown } from "../shared/states/States";
+import { inWords, words } from "./words";
 
 const MOST_STOPS = 5;
 const MOST_QUESTIONS = 3;
+const MOST_MINE = 4;
 const open = filterOf(new URLSearchParams());
 
 /** What needs me today, at most a screenful: what must not go out, what waits for an answer, what ends soon. */
 export function HomePage() {
   const counts = useCounts();
-  const me = useWho().data;
-  const intakes = useOne<PageOf<IntakeSummary>>("/api/intakes?limit=20").data?.items ?? [];
-  const families = useOne<PageOf<unknown>>("/api/families?limit=1").data;
-  const ending = useOne<PageOf<Flag>>("/api/flags?cause=LICENSE_ENDING&state=open&limit=3").data?.items ?? [];
-  const mine = useGathered({ ...open, person: me?.name ?? "-" }, 4);
+  const intakes = useGet("/api/intakes", { query: { limit: 20 } }).data?.items ?? [];
+  const families = useGet("/api/families", { query: { limit: 1 } }).data;
+  const ending = useGet("/api/flags", { query: { cause: "LICENSE_ENDING", state: "open", limit: 3 } }).data
+    ?.items;
   const waiting = intakes.filter((intake) => intake.state === "REVIEW");
+  const walk = useWalk<HTMLDivElement>();
+  const later = counts ? openOf(counts, { severity: "WARN" }) : 0;
   return (
-    <Leaf
-      title={new Date().toLocaleDateString(undefined, { weekday: "long", day: "numeric", month: "long" })}
-      below={counts && inWords(counts, waiting.length)}
-    >
+    <Leaf title={longDay(new Date())} below={counts && inWords(counts, waiting.length)}>
       {families?.items.length === 0 && <FirstSteps />}
       <Line
         notes={
           <>
             {waiting.slice(0, 3).map((intake) => (
-              <div key={intake.id} className="aside">
-                <b>An intake waits</b>
-                <div>
-                  <Link to={`/intake/${intake.id}`}>{uploadsInWords(intake.uploads)}</Link>
-                </div>
-                <div className="quiet">{count(intake.files, "file")}</div>
-              </div>
+              <Waiting key={intake.id} intake={intake} />
             ))}
-            {ending.map((flag) => (
-              <div key={flag.id} className="aside">
-                <b className="soon">Ends soon</b>
-                <div>
-                  <Link to={`/licenses/${flag.licenseId}#dates`}>{flag.licenseName}</Link>
-                </div>
-                <div className="quiet">{localDates(flag.reason)}</div>
-              </div>
+            {ending?.map((flag) => (
+              <Ending key={flag.id} flag={flag} />
             ))}
           </>
         }
       >
-        {mine && mine.length > 0 && (
-          <Part
-            title="Handed to you"
-            entries={mine}
-            filter={{ ...open, person: me?.name ?? "" }}
-            all={`/flags?person=${me?.name}`}
-          />
-        )}
-        <Severe title="Must not go out like this" severity="STOP" most={MOST_STOPS} counts={counts} />
-        <Severe title="Needs an answer" severity="ASK" most={MOST_QUESTIONS} counts={counts} />
-        {counts && openOf(counts, { severity: "WARN" }) > 0 && (
-          <p>
-            <Link to="/flags?severity=WARN">{count(openOf(counts, { severity: "WARN" }), "more flag")}</Link>{" "}
-            <span className="quiet">can wait: formats to make, files held twice, proof to attach.</span>
-          </p>
-        )}
+        <div ref={walk}>
+          <Mine />
+          <Severe title={words.stops} severity="STOP" most={MOST_STOPS} counts={counts} />
+          <Severe title={words.asks} severity="ASK" most={MOST_QUESTIONS} counts={counts} />
+          {later > 0 && (
+            <p>
+              <Link to="/flags?severity=WARN">{count(later, "more flag")}</Link>{" "}
+              <span className="quiet">{words.waits}</span>
+            </p>
+          )}
+        </div>
       </Line>
     </Leaf>
   );
 }
 
-function useGathered(filter: FlagFilter, most: number): Gathered[] | undefined {
-  return useOne<Gathered[]>(gatheredAddress(filter, most)).data;
+function Waiting({ intake }: { intake: IntakeSummary }) {
+  return (
+    <div className="aside">
+      <b>{words.anIntake}</b>
+      <div>
+        <Link to={`/intake/${intake.id}`}>{uploadsInWords(intake.uploads)}</Link>
+      </div>
+      <div className="quiet">{count(intake.files, "file")}</div>
+    </div>
+  );
+}
+
+function Ending({ flag }: { flag: Flag }) {
+  return (
+    <div className="aside">
+      <b className="soon">{words.ending}</b>
+      <div>
+        <Link to={`/licenses/${flag.licenseId}#dates`}>{flag.licenseName}</Link>
+      </div>
+      <div className="quiet">{localDates(flag.reason)}</div>
+    </div>
+  );
+}
+
+function Mine() {
+  const me = useWho().data?.name ?? "";
+  const filter = { ...open, person: me };
+  const mine = useGet("/api/flags/gathered", { query: gatheredQuery(filter, MOST_MINE) }).data;
+  return mine && mine.length > 0 ? (
+    <Part title={words.mine} entries={mine} filter={filter} all={`/flags?person=${me}`} />
+  ) : null;
 }
 
 function Severe(props: {
@@ -84,19 +98,25 @@ function Severe(props: {
   counts: FlagCount[] | undefined;
 }) {
   const filter = { ...open, severity: props.severity };
-  const entries = useGathered(filter, props.most);
+  const entries = useGet("/api/flags/gathered", { query: gatheredQuery(filter, props.most) });
   const causes = (props.counts ?? [])
     .filter((one) => one.severity === props.severity)
     .reduce((sum, one) => sum + one.causes, 0);
-  return entries && entries.length > 0 ? (
-    <Part
-      title={props.title}
-      entries={entries}
-      filter={filter}
-      all={`/flags?severity=${props.severity}`}
-      more={causes - entries.length}
-    />
-  ) : null;
+  return (
+    <Shown of={entries} lines={props.most}>
+      {(found) =>
+        found.length > 0 && (
+          <Part
+            title={props.title}
+            entries={found}
+            filter={filter}
+            all={`/flags?severity=${props.severity}`}
+            more={causes - found.length}
+          />
+        )
+      }
+    </Shown>
+  );
 }
 
 function Part(props: { title: string; entries: Gathered[]; filter: FlagFilter; all: string; more?: number }) {
@@ -119,22 +139,11 @@ function FirstSteps() {
   return (
     <Line>
       <div className="empty">
-        <p style={{ marginTop: 0 }}>Nothing is held yet. Begin with the fonts of one client:</p>
+        <p className="first">{words.empty}</p>
         <Button component={Link} to="/intake" variant="contained">
-          Drop an archive on Intake
+          {words.begin}
         </Button>
       </div>
     </Line>
   );
-}
-
-function inWords(counts: FlagCount[], waiting: number): string {
-  const stops = openOf(counts, { severity: "STOP" });
-  const asks = openOf(counts, { severity: "ASK" });
-  const parts = [
-    stops && `${count(stops, "thing")} must not go out as ${stops === 1 ? "it is" : "they are"}`,
-    asks && `${count(asks, "question")} to a vendor ${asks === 1 ? "is" : "are"} open`,
-    waiting && `${count(waiting, "intake")} ${waiting === 1 ? "waits" : "wait"} for you`,
-  ].filter(Boolean);
-  return parts.length === 0 ? "Nothing needs you today." : `${parts.join("; ")}.`;
 }

@@ -9,13 +9,14 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Controller, useForm } from "react-hook-form";
 import type { Correction, FileRow } from "../shared/api/types";
 import { baseName } from "../shared/parts/format";
+import { words } from "./words";
 
 type Fields = { family: string; weight: number; slope: string };
 
 /** Where the file is wrong about itself, a person says what it is; the file stays as it came. */
 export function CorrectDialog(props: {
   row: FileRow;
-  onCorrect: (change: Correction) => void;
+  onCorrect: (change: Correction) => Promise<unknown>;
   onClose: () => void;
 }) {
   const { row } = props;
@@ -23,28 +24,34 @@ export function CorrectDialog(props: {
   const { register, handleSubmit, control, formState } = useForm<Fields>({
     defaultValues: { family: row.family, weight: row.slot.weight, slope: row.slot.slope },
   });
-  const correct = handleSubmit((fields) => {
+  const correct = handleSubmit(async (fields) => {
     const weight = Number(fields.weight);
     const slot = { ...row.slot, slope: fields.slope, ...(variable ? {} : { weight, weightMax: weight }) };
-    props.onCorrect({ family: fields.family, slot });
+    const done = await props.onCorrect({ family: fields.family, slot }).then(
+      () => true,
+      () => false,
+    );
+    if (done) {
+      props.onClose();
+    }
   });
   return (
     <Dialog open onClose={props.onClose} fullWidth maxWidth="xs" aria-labelledby="correct-title">
       <form onSubmit={(event) => void correct(event)}>
         <DialogTitle id="correct-title">{baseName(row.path)}</DialogTitle>
-        <DialogContent sx={{ display: "grid", gap: 2 }}>
+        <DialogContent className="dialog-fields">
           <TextField
-            label="Family"
+            label={words.family}
             {...register("family", { required: true, maxLength: 300 })}
             error={!!formState.errors.family}
           />
           {!variable && (
             <TextField
-              label="Weight"
+              label={words.weight}
               type="number"
               {...register("weight", { required: true, min: 1, max: 1000 })}
               error={!!formState.errors.weight}
-              helperText="1 to 1000; 400 is regular, 700 bold"
+              helperText={words.weightHelp}
             />
           )}
           <Controller
@@ -54,7 +61,7 @@ export function CorrectDialog(props: {
               <ToggleButtonGroup
                 exclusive
                 value={field.value}
-                aria-label="Slope"
+                aria-label={words.slope}
                 onChange={(_, value) => value && field.onChange(value)}
               >
                 <ToggleButton value="upright">Upright</ToggleButton>
@@ -65,9 +72,9 @@ export function CorrectDialog(props: {
           />
         </DialogContent>
         <DialogActions>
-          <Button onClick={props.onClose}>Leave as it is</Button>
-          <Button type="submit" variant="contained">
-            Correct
+          <Button onClick={props.onClose}>{words.leave}</Button>
+          <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
+            {words.correct}
           </Button>
         </DialogActions>
       </form>

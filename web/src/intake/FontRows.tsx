@@ -1,121 +1,100 @@
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
-import { Fragment, useState } from "react";
-import { inFont, useFontAt } from "../family/storedFont";
+import { useState } from "react";
 import type { Correction, FileRow } from "../shared/api/types";
-import { baseName, formatLabels, kB } from "../shared/parts/format";
-import { lettersOf } from "../shared/parts/sample";
+import { lettersOf } from "../shared/font/sample";
+import { inFont, useFontAt } from "../shared/font/storedFont";
+import { baseName, formatName, kB, number } from "../shared/parts/format";
 import { CorrectDialog } from "./CorrectDialog";
-import { verdictWords } from "./states";
+import { EvidenceOf } from "./EvidenceOf";
+import { verdictWords, words } from "./words";
 
-type Props = {
-  intakeId: string;
-  rows: FileRow[];
-  editable: boolean;
-  onCorrect: (row: FileRow, change: Correction) => void;
-};
+type Correct = (row: FileRow, change: Correction) => Promise<unknown>;
+type Props = { intakeId: string; rows: FileRow[]; editable: boolean; busy: boolean; onCorrect: Correct };
 
 /** The fonts of one family under review: what each is, its verdict, its evidence on demand. */
-export function FontRows({ intakeId, rows, editable, onCorrect }: Props) {
-  const [open, setOpen] = useState("");
-  const [correcting, setCorrecting] = useState<FileRow | null>(null);
+export function FontRows({ intakeId, rows, editable, busy, onCorrect }: Props) {
+  return rows.map((row) => (
+    <FontRow
+      key={row.id}
+      address={`/api/intakes/${intakeId}/items/${row.id}/bytes`}
+      row={row}
+      editable={editable}
+      busy={busy}
+      onCorrect={onCorrect}
+    />
+  ));
+}
+
+type RowProps = Omit<Props, "rows" | "intakeId"> & { row: FileRow; address: string };
+
+function FontRow({ row, address, editable, busy, onCorrect }: RowProps) {
+  const [open, setOpen] = useState(false);
+  const [correcting, setCorrecting] = useState(false);
+  const name = baseName(row.path);
   return (
-    <table className="sheet intake">
-      <thead>
-        <tr>
-          <th style={{ width: 36 }}>In</th>
-          <th style={{ width: 62 }} />
-          <th style={{ width: 92 }}>Face</th>
-          <th style={{ width: 196 }}>File</th>
-          <th>Verdict</th>
-          <th style={{ width: editable ? 158 : 92 }} />
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <Fragment key={row.id}>
-            <tr>
-              <td>
-                <Checkbox
-                  size="small"
-                  sx={{ p: 0 }}
-                  checked={row.included}
-                  disabled={!editable}
-                  slotProps={{ input: { "aria-label": `Take in ${baseName(row.path)}` } }}
-                  onChange={(event) => onCorrect(row, { included: event.target.checked })}
-                />
-              </td>
-              <td>
-                <Letters address={`/api/intakes/${intakeId}/items/${row.id}/bytes`} sample={row.sample} />
-              </td>
-              <td>
-                {row.slot.label}
-                <div className="quiet" style={{ fontSize: 15 }}>
-                  {row.slot.weight === row.slot.weightMax
-                    ? row.slot.weight
-                    : `${row.slot.weight}–${row.slot.weightMax}`}
-                  {row.slot.width !== 100 && `, width ${row.slot.width} %`}
-                </div>
-              </td>
-              <td style={{ overflowWrap: "anywhere" }}>
-                {baseName(row.path)}
-                <div className="quiet" style={{ fontSize: 15 }}>
-                  {formatLabels[row.format]}, {kB(row.bytes)}, {row.codePoints} characters
-                </div>
-              </td>
-              <td>
-                <VerdictOf row={row} />
-              </td>
-              <td style={{ whiteSpace: "nowrap", textAlign: "right", paddingRight: 0 }}>
-                <Button
-                  size="small"
-                  aria-expanded={open === row.id}
-                  onClick={() => setOpen(open === row.id ? "" : row.id)}
-                >
-                  Evidence
-                </Button>
-                {editable && (
-                  <Button
-                    size="small"
-                    aria-label={`Correct ${baseName(row.path)}`}
-                    onClick={() => setCorrecting(row)}
-                  >
-                    Correct
-                  </Button>
-                )}
-              </td>
-            </tr>
-            {open === row.id && (
-              <tr>
-                <td />
-                <td />
-                <td colSpan={4}>
-                  <EvidenceOf row={row} />
-                </td>
-              </tr>
-            )}
-          </Fragment>
-        ))}
-      </tbody>
+    <>
+      <div className="font-row" data-row>
+        <Checkbox
+          size="small"
+          sx={{ p: 0 }}
+          checked={row.included}
+          disabled={!editable || busy}
+          slotProps={{ input: { "aria-label": `Take in ${name}` } }}
+          onChange={(event) => void onCorrect(row, { included: event.target.checked }).catch(() => undefined)}
+        />
+        <Letters address={address} sample={row.sample} />
+        <div>
+          {row.slot.label}
+          <div className="quiet small">{numbersOf(row)}</div>
+        </div>
+        <div className="breaks">
+          {name}
+          <div className="quiet small">
+            {formatName(row.format)}, {kB(row.bytes)}, {number(row.codePoints)} characters
+          </div>
+        </div>
+        <div>
+          <VerdictOf row={row} />
+        </div>
+        <div className="acts">
+          <Button
+            size="small"
+            aria-expanded={open}
+            aria-label={`${words.evidence} of ${name}`}
+            onClick={() => setOpen(!open)}
+          >
+            {words.evidence}
+          </Button>
+          {editable && (
+            <Button size="small" aria-label={`${words.correct} ${name}`} onClick={() => setCorrecting(true)}>
+              {words.correct}
+            </Button>
+          )}
+        </div>
+      </div>
+      {open && <EvidenceOf row={row} />}
       {correcting && (
         <CorrectDialog
-          row={correcting}
-          onClose={() => setCorrecting(null)}
-          onCorrect={(change) => {
-            onCorrect(correcting, change);
-            setCorrecting(null);
-          }}
+          row={row}
+          onClose={() => setCorrecting(false)}
+          onCorrect={(change) => onCorrect(row, change)}
         />
       )}
-    </table>
+    </>
   );
+}
+
+function numbersOf({ slot }: FileRow): string {
+  const weight = slot.weight === slot.weightMax ? String(slot.weight) : `${slot.weight}–${slot.weightMax}`;
+  return slot.width === 100 ? weight : `${weight}, width ${slot.width} %`;
 }
 
 function Letters({ address, sample }: { address: string; sample: string }) {
   const font = useFontAt(address);
   return (
-    <span aria-hidden="true" style={{ ...inFont(font), fontSize: 30, lineHeight: "36px" }}>
-      {font === null ? "–" : lettersOf(sample)}
+    <span aria-hidden="true" className="font-letters" style={inFont(font)}>
+      {font.state === "refused" ? "–" : lettersOf(sample)}
     </span>
   );
 }
@@ -124,55 +103,13 @@ function VerdictOf({ row }: { row: FileRow }) {
   const goes = row.verdict === "NEW_FACE" || row.verdict === "FURTHER_FORMAT";
   return (
     <>
-      <b style={{ color: goes ? "var(--allowed)" : "var(--rubric)" }}>{verdictWords[row.verdict]}</b>
-      <div className="quiet" style={{ fontSize: 15 }}>
-        {row.because}
-      </div>
+      <b className={goes ? "green" : "rubric"}>{verdictWords[row.verdict]}</b>
+      <div className="quiet small">{row.because}</div>
       {row.notes.map((note) => (
-        <div key={note} style={{ color: "var(--soon)", fontSize: 15, overflowWrap: "anywhere" }}>
+        <div key={note} className="ochre small breaks">
           {note}
         </div>
       ))}
     </>
-  );
-}
-
-function EvidenceOf({ row }: { row: FileRow }) {
-  return (
-    <table className="sheet">
-      <tbody>
-        {row.evidence.map((item) => (
-          <tr key={item.source + item.says}>
-            <td style={{ width: 190 }}>{item.source}</td>
-            <td>{item.says}</td>
-            <td style={{ textAlign: "right" }}>
-              {item.agrees ? (
-                <span className="quiet">agrees</span>
-              ) : (
-                <b style={{ color: "var(--soon)" }}>disagrees{item.settled && ` with ${item.settled}`}</b>
-              )}
-            </td>
-          </tr>
-        ))}
-        <tr>
-          <td>Embedding</td>
-          <td colSpan={2}>{row.embedding}</td>
-        </tr>
-        <tr>
-          <td>Version</td>
-          <td colSpan={2}>{row.version || "not stated"}</td>
-        </tr>
-        <tr>
-          <td>License in the file</td>
-          <td colSpan={2}>{row.license || "none"}</td>
-        </tr>
-        <tr>
-          <td>SHA-256</td>
-          <td colSpan={2} className="digest" style={{ overflowWrap: "anywhere" }}>
-            {row.sha256}
-          </td>
-        </tr>
-      </tbody>
-    </table>
   );
 }

@@ -1,71 +1,105 @@
-import { Link } from "react-router";
-import { usePages } from "../shared/api/queries";
+import { Link, useSearchParams } from "react-router";
+import { useMayEdit, usePeople } from "../shared/account/session";
+import { useGet, usePages } from "../shared/api/queries";
 import type { IntakeSummary } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { usePeople } from "../account/session";
-import { kB, moment } from "../shared/parts/format";
+import { kB, moment, number } from "../shared/parts/format";
 import { More } from "../shared/parts/More";
+import { uploadsInWords } from "../shared/parts/uploads";
+import { useWalk } from "../shared/parts/useWalk";
+import { Shown } from "../shared/states/States";
 import { DropArea } from "./DropArea";
-import { stateWords } from "./states";
-import { uploadsInWords } from "./words";
+import { stateWords, wanted, words } from "./words";
+
+const waits: IntakeSummary["state"][] = ["READING", "REVIEW", "FAILED"];
 
 export function IntakeListPage() {
-  const { items, more, loadingMore } = usePages<IntakeSummary>("/api/intakes?limit=50");
-  const intakes = items ?? [];
-  const open = intakes.filter(
-    (intake) => intake.state === "READING" || intake.state === "REVIEW" || intake.state === "FAILED",
-  );
-  const done = intakes.filter((intake) => !open.includes(intake));
+  const { items, error, again, more, loadingMore } = usePages("/api/intakes", { limit: 50 });
+  const mayEdit = useMayEdit();
   return (
-    <Leaf title="Intake" margin={false}>
+    <Leaf title={words.title}>
       <Line>
-        <DropArea />
-        {open.length > 0 && (
-          <>
-            <h2 className="section">Waiting for you</h2>
-            <IntakeTable intakes={open} />
-          </>
-        )}
-        {done.length > 0 && (
-          <>
-            <h2 className="section">Done</h2>
-            <IntakeTable intakes={done} />
-          </>
-        )}
+        <For />
+        {mayEdit && <DropArea />}
+      </Line>
+      <Line>
+        <Shown of={{ data: items, error, refetch: again }}>
+          {(intakes) =>
+            intakes.length === 0 ? (
+              <p className="quiet">{words.none}</p>
+            ) : (
+              <>
+                <IntakeTable
+                  title={words.waiting}
+                  intakes={intakes.filter((one) => waits.includes(one.state))}
+                />
+                <IntakeTable
+                  title={words.done}
+                  intakes={intakes.filter((one) => !waits.includes(one.state))}
+                />
+              </>
+            )
+          }
+        </Shown>
         <More more={more} loading={loadingMore} />
       </Line>
     </Leaf>
   );
 }
 
-function IntakeTable({ intakes }: { intakes: IntakeSummary[] }) {
-  const people = usePeople();
+/** What is lacking, when a flag led here. */
+function For() {
+  const [params] = useSearchParams();
+  const id = params.get("for");
+  const family = useGet("/api/families/{id}", { path: { id: id ?? "" } }, { enabled: id !== null }).data;
+  if (!family) {
+    return null;
+  }
+  const lacking = family.asks.filter((ask) => !family.files.some((file) => file.slot.key === ask.slot.key));
   return (
-    <table className="sheet">
-      <thead>
-        <tr>
-          <th>Drop</th>
-          <th>State</th>
-          <th className="number">Files</th>
-          <th className="number">Size</th>
-          <th>By</th>
-          <th>When</th>
-        </tr>
-      </thead>
-      <tbody>
-        {intakes.map((intake) => (
-          <tr key={intake.id}>
-            <td>
-              <Link to={`/intake/${intake.id}`}>{uploadsInWords(intake.uploads)}</Link>
-            </td>
-            <td>{stateWords[intake.state]}</td>
-            <td className="number">{intake.files}</td>
-            <td className="number">{kB(intake.totalBytes)}</td>
-            <td>{people(intake.createdBy)}</td>
-            <td>{moment(intake.createdAt)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <p>
+      {wanted(
+        family.name,
+        lacking.map((ask) => ask.slot.label || `${ask.slot.weight} ${ask.slot.slope}`),
+      )}
+    </p>
+  );
+}
+
+function IntakeTable({ title, intakes }: { title: string; intakes: IntakeSummary[] }) {
+  const people = usePeople();
+  const walk = useWalk<HTMLDivElement>();
+  return intakes.length === 0 ? null : (
+    <>
+      <h2 className="section">{title}</h2>
+      <div className="scrolled" ref={walk}>
+        <table className="sheet">
+          <thead>
+            <tr>
+              <th>{words.drop}</th>
+              <th>{words.state}</th>
+              <th className="number">{words.files}</th>
+              <th className="number">{words.size}</th>
+              <th>{words.by}</th>
+              <th>{words.when}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {intakes.map((intake) => (
+              <tr key={intake.id} data-row>
+                <td>
+                  <Link to={`/intake/${intake.id}`}>{uploadsInWords(intake.uploads)}</Link>
+                </td>
+                <td>{stateWords[intake.state]}</td>
+                <td className="number">{number(intake.files)}</td>
+                <td className="number">{kB(intake.totalBytes)}</td>
+                <td>{people(intake.createdBy)}</td>
+                <td>{moment(intake.createdAt)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
   );
 }

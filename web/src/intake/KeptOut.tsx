@@ -1,7 +1,7 @@
 import type { FileRow } from "../shared/api/types";
 import { Line } from "../shared/layout/Leaf";
 import { baseName, count, kB } from "../shared/parts/format";
-import { verdictWords } from "./states";
+import { verdictWords, words } from "./words";
 
 const order: FileRow["verdict"][] = ["DAMAGED", "LICENSE_TEXT", "NOT_A_FONT"];
 
@@ -14,33 +14,19 @@ export function KeptOut({ rows }: { rows: FileRow[] }) {
   return (
     <Line>
       <h2 className="section">
-        Kept out <small>{count(rows.length, "file")}</small>
+        {words.keptOut} <small>{count(rows.length, "file")}</small>
       </h2>
-      <table className="sheet">
-        <tbody>
-          {sorted.map((row) => (
-            <tr key={row.id}>
-              <td style={{ width: 120 }}>
-                <b style={{ color: row.verdict === "DAMAGED" ? "var(--rubric)" : "inherit" }}>
-                  {verdictWords[row.verdict]}
-                </b>
-              </td>
-              <td style={{ overflowWrap: "anywhere", width: 230 }}>
-                {baseName(row.path)}
-                {row.path !== baseName(row.path) && (
-                  <div className="quiet" style={{ fontSize: 15 }}>
-                    {row.path}
-                  </div>
-                )}
-              </td>
-              <td>{row.because}</td>
-              <td className="number" style={{ whiteSpace: "nowrap" }}>
-                {kB(row.bytes)}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {sorted.map((row) => (
+        <div key={row.id} className="kept-out">
+          <b className={row.verdict === "DAMAGED" ? "rubric" : undefined}>{verdictWords[row.verdict]}</b>
+          <div className="breaks">
+            {baseName(row.path)}
+            {row.path !== baseName(row.path) && <div className="quiet small">{row.path}</div>}
+          </div>
+          <div className="breaks">{row.because}</div>
+          <div className="number">{kB(row.bytes)}</div>
+        </div>
+      ))}
     </Line>
   );
 }

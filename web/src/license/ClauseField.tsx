@@ -2,25 +2,16 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Controller, type Control } from "react-hook-form";
 import type { Clause, LicenseDraft } from "../shared/api/types";
+import { clauseWords } from "./words";
 
 type Name = "webUse" | "converting" | "subdomains" | "development";
 
-const choices: [Clause, string, string][] = [
-  ["GRANTED", "✓ Granted", "var(--allowed)"],
-  ["REFUSED", "✕ Refused", "var(--ink)"],
-  ["NOT_STATED", "? Not stated", "var(--soon)"],
-];
+const clauses = Object.keys(clauseWords) as Clause[];
+
+type Props = { name: Name; label: string; control: Control<LicenseDraft> };
 
 /** What a license says on one point. */
-export function ClauseField({
-  name,
-  label,
-  control,
-}: {
-  name: Name;
-  label: string;
-  control: Control<LicenseDraft>;
-}) {
+export function ClauseField({ name, label, control }: Props) {
   return (
     <Controller
       name={name}
@@ -29,17 +20,14 @@ export function ClauseField({
         <ToggleButtonGroup
           exclusive
           size="small"
+          className="clause"
           aria-label={label}
           value={field.value}
           onChange={(_, value: Clause | null) => value && field.onChange(value)}
         >
-          {choices.map(([value, words, color]) => (
-            <ToggleButton
-              key={value}
-              value={value}
-              sx={{ "&.Mui-selected, &.Mui-selected:hover": { color } }}
-            >
-              {words}
+          {clauses.map((clause) => (
+            <ToggleButton key={clause} value={clause} className={clause.toLowerCase()}>
+              {clauseWords[clause]}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>

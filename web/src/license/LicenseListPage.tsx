@@ -1,40 +1,47 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { useDeferredValue, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
-import { FlagNotes } from "../flag/FlagNote";
-import { useMayEdit } from "../account/session";
-import { useFlagsOf } from "../flag/flags";
-import { usePages, withParam } from "../shared/api/queries";
-import type { License } from "../shared/api/types";
+import { useMayEdit } from "../shared/account/session";
+import { usePages } from "../shared/api/queries";
+import type { Flag, License } from "../shared/api/types";
+import { FlagNotes } from "../shared/flag/FlagNote";
+import { useFlagIndex } from "../shared/flag/flags";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { chunks } from "../shared/parts/chunks";
-import { More } from "../shared/parts/More";
+import { money } from "../shared/parts/format";
+import { Rows } from "../shared/parts/Rows";
+import { useSettled } from "../shared/parts/useSettled";
+import { Shown } from "../shared/states/States";
 import { Months, Track } from "./TimeLine";
-import { kindWords, money } from "./words";
+import { kindWords, noneWith, words } from "./words";
 
 const AT_ONCE = 40;
+const noFlags: Flag[] = [];
 
 /** All licenses as bars over the coming eighteen months, soonest end first. */
 export function LicenseListPage() {
   const mayEdit = useMayEdit();
   const [filter, setFilter] = useState("");
-  const words = useDeferredValue(filter.trim());
-  const path = `/api/licenses?order=ends&limit=${AT_ONCE}`;
-  const { items, more, loadingMore } = usePages<License>(words ? withParam(path, "name", words) : path);
+  const name = useSettled(filter.trim());
+  const { items, error, again, more, loadingMore } = usePages(
+    "/api/licenses",
+    { order: "ends", limit: AT_ONCE, name: name || undefined },
+    { keepShown: true },
+  );
+  const flags = useFlagIndex("license", items?.map((license) => license.id) ?? [], AT_ONCE);
   return (
     <Leaf
-      title="Licenses"
-      below="Over the coming eighteen months, soonest end first."
+      title={words.title}
+      below={words.below}
       actions={
         <>
           {mayEdit && (
             <Button component={Link} to="/licenses/new" variant="outlined">
-              Record a license
+              {words.record}
             </Button>
           )}
           <TextField
-            label="Name, vendor or domain"
+            label={words.filter}
             size="small"
             value={filter}
             onChange={(event) => setFilter(event.target.value)}
@@ -42,56 +49,51 @@ export function LicenseListPage() {
         </>
       }
     >
-      {items?.length === 0 && (
-        <Line>
-          <p className="empty">
-            {words
-              ? `No license has “${words}” in its name, vendor or domains.`
-              : "No license is recorded yet. Record what the agency or its clients bought, were given or subscribe to."}
-          </p>
-        </Line>
-      )}
-      {items && items.length > 0 && (
-        <Line>
-          <Months />
-        </Line>
-      )}
-      {chunks(items ?? [], AT_ONCE).map((licenses) => (
-        <Rows key={licenses[0]!.id} licenses={licenses} />
-      ))}
-      <Line>
-        <More more={more} loading={loadingMore} />
-      </Line>
+      <Shown of={{ data: items, error, refetch: again }} lines={9}>
+        {(licenses) =>
+          licenses.length === 0 ? (
+            <Line>
+              <p className="empty">{name ? noneWith(name) : words.none}</p>
+            </Line>
+          ) : (
+            <>
+              <Line>
+                <Months />
+              </Line>
+              <Rows
+                label={words.title}
+                items={licenses}
+                keyOf={(license) => license.id}
+                height={64}
+                more={more}
+                loadingMore={loadingMore}
+                row={(license) => <Row license={license} flags={flags.get(license.id) ?? noFlags} />}
+              />
+            </>
+          )
+        }
+      </Shown>
     </Leaf>
   );
 }
 
-function Rows({ licenses }: { licenses: License[] }) {
-  const flags = useFlagsOf(
-    "license",
-    licenses.map((license) => license.id),
-  );
-  return licenses.map((license) => {
-    const own = flags.filter((flag) => flag.licenseId === license.id);
-    const ended = own.filter((flag) => flag.kind === "LICENSE_ENDED").slice(0, 1);
-    return (
-      <Line
-        ruled
-        key={license.id}
-        notes={<FlagNotes flags={own.filter((flag) => flag.siteId === "").concat(ended)} most={1} />}
-      >
-        <div className="timeline">
-          <div className="who">
-            <Link to={`/licenses/${license.id}`}>{license.terms.name}</Link>
-            <div className="quiet" style={{ fontSize: 15 }}>
-              {[kindWords[license.terms.kind], money(license.terms.price, license.terms.currency)]
-                .filter(Boolean)
-                .join(", ")}
-            </div>
+function Row({ license, flags }: { license: License; flags: Flag[] }) {
+  const ended = flags.filter((flag) => flag.kind === "LICENSE_ENDED").slice(0, 1);
+  const { name, kind, price, currency } = license.terms;
+  return (
+    <Line
+      ruled
+      notes={<FlagNotes flags={flags.filter((flag) => flag.siteId === "").concat(ended)} most={1} />}
+    >
+      <div className="timeline">
+        <div className="who">
+          <Link to={`/licenses/${license.id}`}>{name}</Link>
+          <div className="quiet small">
+            {[kindWords[kind], money(price, currency)].filter(Boolean).join(", ")}
           </div>
-          <Track license={license} />
         </div>
-      </Line>
-    );
-  });
+        <Track license={license} />
+      </div>
+    </Line>
+  );
 }

@@ -1,17 +1,29 @@
 import { describe, expect, it } from "vitest";
-import { money, termInWords } from "./words";
+import { deleting, endInWords, letter, oneForAll, termInWords } from "./words";
 
 describe("license words", () => {
-  it("writes money, and does not fail on what is no currency", () => {
-    expect(money(0, "EUR")).toBe("");
-    expect(money(12345, "EUR")).toContain("123.45");
-    expect(money(12345, "€")).toBe("123.45 €");
-  });
-
   it("says terms as people read them", () => {
     expect(termInWords("webUse", "NOT_STATED")).toBe("not stated");
     expect(termInWords("domains", ["a.example", "b.example"])).toBe("a.example, b.example");
     expect(termInWords("kind", "TRIAL")).toBe("Trial");
     expect(termInWords("ends", null)).toBe("");
+  });
+
+  it("asks the vendor what is not stated, in one letter", () => {
+    const text = letter("", "Marl web license", ["use on web pages", "use on shop.fernway.example"]);
+    expect(text).toMatch(/^Dear vendor,/);
+    expect(text).toContain("“Marl web license” does not say");
+    expect(text).toContain("\n– use on web pages\n– use on shop.fernway.example\n");
+  });
+
+  it("says when a license ends or ended, and what stands on it", () => {
+    expect(endInWords(null, false)).toBe("does not end");
+    expect(endInWords("2030-05-01", false)).toMatch(/^until .*2030/);
+    expect(endInWords("2020-05-01", true)).toMatch(/^ended .*2020/);
+    expect(deleting(0)).toBe("No site stands on it.");
+    expect(deleting(1)).toMatch(/^1 site stands on it;/);
+    expect(deleting(20)).toMatch(/^20 sites stand on it;/);
+    expect(oneForAll(212)).toMatch(/^One license for 212 families\./);
+    expect(oneForAll(1)).not.toContain("One license");
   });
 });

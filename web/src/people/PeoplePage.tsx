@@ -4,62 +4,64 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { Link } from "react-router";
-import { levelWords, useIsAdministrator, useWho } from "../account/session";
-import { call } from "../shared/api/client";
-import { useChange, useOne } from "../shared/api/queries";
+import { levelWords, useIsAdministrator, useWho } from "../shared/account/session";
+import { api, bodyOf, editing } from "../shared/api/client";
+import { useChange, useGet } from "../shared/api/queries";
 import type { Invited, Level, Person } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Confirm } from "../shared/parts/Confirm";
 import { Copy } from "../shared/parts/Copy";
-import { count, moment } from "../shared/parts/format";
-
-const levelHelp: Record<Level, string> = {
-  READER: "sees everything, changes nothing",
-  EDITOR: "changes the inventory",
-  ADMINISTRATOR: "also adds people and makes backups",
-};
+import { moment } from "../shared/parts/format";
+import { useUnsaved } from "../shared/parts/unsaved";
+import { Shown } from "../shared/states/States";
+import { gone, howMany, levelHelp, levels, words } from "./words";
 
 /** Everybody at the agency who may sign in, and those who once could. */
 export function PeoplePage() {
-  const people = useOne<Person[]>("/api/people").data;
+  const people = useGet("/api/people");
   const administrator = useIsAdministrator();
   const [invited, setInvited] = useState<Invited | null>(null);
-  const present = people?.filter((person) => !person.removed) ?? [];
-  const gone = people?.filter((person) => person.removed) ?? [];
+  const present = people.data?.filter((person) => !person.removed) ?? [];
+  const removed = people.data?.filter((person) => person.removed) ?? [];
   return (
     <Leaf
-      title="People"
-      margin={false}
+      title={words.title}
       above={<Link to="/settings">Settings</Link>}
-      below={people && `${count(present.length, "person", "people")} may sign in.`}
+      below={people.data && howMany(present.length)}
     >
       <Line>
         {invited && <JoinLink invited={invited} />}
-        <table className="sheet">
-          <thead>
-            <tr>
-              <th>Name</th>
-              <th>Signs in as</th>
-              <th>Level</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {present.map((person) => (
-              <Row key={person.name} person={person} administrator={administrator} onInvited={setInvited} />
-            ))}
-          </tbody>
-        </table>
-        {gone.length > 0 && (
-          <p className="quiet">
-            Not with the agency any more, kept for the history:{" "}
-            {gone.map((person) => person.displayName).join(", ")}.
-          </p>
-        )}
+        <Shown of={people}>
+          {() => (
+            <div className="scrolled">
+              <table className="sheet">
+                <thead>
+                  <tr>
+                    <th>{words.name}</th>
+                    <th>{words.signsInAs}</th>
+                    <th>{words.level}</th>
+                    <th />
+                  </tr>
+                </thead>
+                <tbody>
+                  {present.map((person) => (
+                    <Row
+                      key={person.name}
+                      person={person}
+                      administrator={administrator}
+                      onInvited={setInvited}
+                    />
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )}
+        </Shown>
+        {removed.length > 0 && <p className="quiet">{gone(removed.map((person) => person.displayName))}</p>}
       </Line>
       {administrator && (
         <Line>
-          <h2 className="section">Add a person</h2>
+          <h2 className="section">{words.add}</h2>
           <AddPerson onInvited={setInvited} />
         </Line>
       )}
@@ -83,21 +85,33 @@ function Row(props: { person: Person; administrator: boolean; onInvited: (invite
   const { person, administrator } = props;
   const self = useWho().data?.name === person.name;
   const [removing, setRemoving] = useState(false);
-  const address = `/api/people/${person.name}`;
-  const edit = useChange(
-    (level: Level) => call<Person>("PUT", address, { displayName: person.displayName, level }),
-    (edited) => `${edited.displayName} is ${levelWords[edited.level].toLowerCase()} now.`,
-  );
-  const invite = useChange(async () => props.onInvited(await call<Invited>("POST", `${address}/invitation`)));
-  const remove = useChange(
-    () => call("DELETE", address),
-    () => `Removed ${person.displayName}.`,
-  );
+  const path = { name: person.name };
+  const edit = useChange({
+    of: "person",
+    change: (level: Level) =>
+      bodyOf(
+        api.PUT("/api/people/{name}", {
+          params: { path, header: editing(person.version) },
+          body: { displayName: person.displayName, level },
+        }),
+      ),
+    said: (edited) => `${edited.displayName} is ${levelWords[edited.level].toLowerCase()} now.`,
+  });
+  const invite = useChange({
+    of: "person",
+    change: async () =>
+      props.onInvited(await bodyOf(api.POST("/api/people/{name}/invitation", { params: { path } }))),
+  });
+  const remove = useChange({
+    of: "person",
+    change: () => api.DELETE("/api/people/{name}", { params: { path } }),
+    said: () => `Removed ${person.displayName}.`,
+  });
   return (
     <tr>
       <td>
         <Link to={`/history?by=${person.name}`}>{person.displayName}</Link>
-        {self && <span className="quiet"> you</span>}
+        {self && <span className="quiet"> {words.you}</span>}
       </td>
       <td className="quiet">{person.name}</td>
       <td>
@@ -106,10 +120,11 @@ function Row(props: { person: Person; administrator: boolean; onInvited: (invite
             select
             size="small"
             value={person.level}
+            disabled={edit.isPending}
             slotProps={{ htmlInput: { "aria-label": `Level of ${person.displayName}` } }}
             onChange={(event) => edit.mutate(event.target.value as Level)}
           >
-            {(Object.keys(levelWords) as Level[]).map((level) => (
+            {levels.map((level) => (
               <MenuItem key={level} value={level}>
                 {levelWords[level]}
               </MenuItem>
@@ -118,31 +133,31 @@ function Row(props: { person: Person; administrator: boolean; onInvited: (invite
         ) : (
           levelWords[person.level]
         )}
-        <div className="quiet">{person.joined ? levelHelp[person.level] : "has not joined yet"}</div>
+        <div className="quiet">{person.joined ? levelHelp[person.level] : words.notJoined}</div>
       </td>
-      <td style={{ textAlign: "right", whiteSpace: "nowrap" }}>
+      <td className="acts">
         {administrator && !self && (
           <>
-            <Button size="small" disabled={invite.isPending} onClick={() => invite.mutate(undefined)}>
-              New link
+            <Button size="small" disabled={invite.isPending} onClick={() => invite.mutate()}>
+              {words.newLink}
             </Button>
             <Button
               size="small"
               aria-label={`Remove ${person.displayName}`}
               onClick={() => setRemoving(true)}
             >
-              Remove
+              {words.remove}
             </Button>
           </>
         )}
         {removing && (
           <Confirm
             title={`Remove ${person.displayName}?`}
-            action="Remove"
+            action={words.remove}
             onClose={() => setRemoving(false)}
-            onConfirm={() => remove.mutate(undefined)}
+            onConfirm={() => remove.mutateAsync()}
           >
-            They are signed out everywhere at once. Their name stays in the history.
+            {words.removing}
           </Confirm>
         )}
       </td>
@@ -156,10 +171,12 @@ function AddPerson({ onInvited }: { onInvited: (invited: Invited) => void }) {
   const { register, control, handleSubmit, reset, formState } = useForm<Fields>({
     defaultValues: { name: "", displayName: "", level: "EDITOR" },
   });
-  const add = useChange(
-    (fields: Fields) => call<Invited>("POST", "/api/people", fields),
-    (invited) => `Added ${invited.person.displayName}.`,
-  );
+  const add = useChange({
+    of: "person",
+    change: (fields: Fields) => bodyOf(api.POST("/api/people", { body: fields })),
+    said: (invited) => `Added ${invited.person.displayName}.`,
+  });
+  useUnsaved(formState.isDirty && !formState.isSubmitting);
   const submit = handleSubmit(async (fields) => {
     const invited = await add.mutateAsync(fields).catch(() => null);
     if (invited) {
@@ -172,36 +189,36 @@ function AddPerson({ onInvited }: { onInvited: (invited: Invited) => void }) {
     <form onSubmit={(event) => void submit(event)}>
       <div className="form">
         <label className="label" htmlFor="person-name">
-          Name
+          {words.name}
         </label>
         <TextField
           id="person-name"
-          {...register("displayName", { required: "A person needs a name." })}
+          {...register("displayName", { required: words.nameNeeded })}
           error={!!formState.errors.displayName}
           helperText={formState.errors.displayName?.message}
         />
         <label className="label" htmlFor="sign-in-name">
-          Signs in as
+          {words.signsInAs}
         </label>
         <TextField
           id="sign-in-name"
           {...register("name", {
-            required: "A name to sign in with is needed.",
+            required: words.signInNameNeeded,
             pattern: {
               value: /^[a-z0-9][a-z0-9._-]{1,39}$/,
-              message: "2 to 40 small letters, digits, dots, hyphens.",
+              message: words.signInName,
             },
           })}
           error={!!formState.errors.name}
           helperText={formState.errors.name?.message}
         />
-        <span className="label">Level</span>
+        <span className="label">{words.level}</span>
         <Controller
           name="level"
           control={control}
           render={({ field }) => (
-            <TextField select {...field} slotProps={{ htmlInput: { "aria-label": "Level" } }}>
-              {(Object.keys(levelWords) as Level[]).map((level) => (
+            <TextField select {...field} slotProps={{ htmlInput: { "aria-label": words.level } }}>
+              {levels.map((level) => (
                 <MenuItem key={level} value={level}>
                   {levelWords[level]}: {levelHelp[level]}
                 </MenuItem>
@@ -211,7 +228,7 @@ function AddPerson({ onInvited }: { onInvited: (invited: Invited) => void }) {
         />
       </div>
       <Button type="submit" variant="contained" sx={{ mt: 2 }} disabled={add.isPending}>
-        Add, and make a link
+        {words.addAndLink}
       </Button>
     </form>
   );

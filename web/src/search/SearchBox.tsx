@@ -1,100 +1,99 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import TextField from "@mui/material/TextField";
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
+import { useDropzone } from "react-dropzone";
 import { useNavigate } from "react-router";
-import { call } from "../shared/api/client";
+import { api, bodyOf, filesIn } from "../shared/api/client";
+import { useGet } from "../shared/api/queries";
 import type { Hit } from "../shared/api/types";
 import { named } from "../shared/parts/autocomplete";
 import { useTell } from "../shared/parts/Messages";
+import { useSettled } from "../shared/parts/useSettled";
+import { held, kinds, notHeld, words } from "./words";
 
-const places: Record<Hit["type"], [string, string]> = {
-  FAMILY: ["/families/", "Family"],
-  FILE: ["/families/", "File"],
-  SITE: ["/sites/", "Site"],
-  LICENSE: ["/licenses/", "License"],
-};
-
-/** One search over everything; a font dropped on it asks whether it is held. */
+/** One search over everything; a font dropped on it or chosen here asks whether it is held. */
 export function SearchBox() {
   const navigate = useNavigate();
   const tell = useTell();
-  const [words, setWords] = useState("");
-  const [over, setOver] = useState(false);
-  const hits = useQuery({
-    queryKey: ["/api/search", words],
-    enabled: words.trim().length > 0,
-    queryFn: ({ signal }) =>
-      call<Hit[]>("GET", `/api/search?q=${encodeURIComponent(words)}`, undefined, { signal }),
-  });
+  const [typed, setTyped] = useState("");
+  const q = useSettled(typed.trim());
+  const hits = useGet("/api/search", { query: { q } }, { enabled: q !== "" });
+  const field = useRef<HTMLInputElement>(null);
   const ask = async (file: File) => {
-    const form = new FormData();
-    form.append("file", file);
     try {
-      const [first] = await call<Hit[]>("POST", "/api/search", form);
+      const body = filesIn("file", [{ file, path: file.name }]);
+      const [first] = await bodyOf(api.POST("/api/search", { body: body as never }));
+      tell({ text: first ? held(first) : notHeld(file.name) });
       if (first) {
-        tell({ text: `Yes: ${first.name} ${first.detail}.` });
-        await navigate(`/families/${first.id}`);
-      } else {
-        tell({ text: `No, ${file.name} is not held under any name.` });
+        await navigate(kinds[first.type].to + first.id);
       }
     } catch (error) {
       tell({ text: (error as Error).message, kind: "problem" });
     }
   };
+  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
+    multiple: false,
+    noClick: true,
+    noKeyboard: true,
+    onDrop: ([file]) => file && void ask(file),
+  });
+  const answered = q !== "" && hits.data !== undefined && q === typed.trim();
   return (
-    <div
-      className="rail-search"
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        const file = event.dataTransfer.files[0];
-        if (file) {
-          void ask(file);
-        }
-      }}
-    >
+    <div {...getRootProps({ className: "rail-search", role: "search" })}>
+      <input {...getInputProps({ "aria-label": words.ask, tabIndex: -1 })} />
       <Autocomplete
         id="search"
         freeSolo
+        autoHighlight
         size="small"
         options={hits.data ?? []}
         filterOptions={(options) => options}
         getOptionLabel={(hit) => (typeof hit === "string" ? hit : hit.name)}
-        inputValue={words}
+        inputValue={typed}
         value={null}
-        onInputChange={(_, value) => setWords(value)}
+        onInputChange={(_, value) => setTyped(value)}
         onChange={(_, hit) => {
           if (hit && typeof hit !== "string") {
-            setWords("");
-            void navigate(places[hit.type][0] + hit.id);
+            setTyped("");
+            field.current?.blur();
+            void navigate(kinds[hit.type].to + hit.id);
           }
         }}
-        slotProps={{ popper: { style: { width: 380 }, placement: "bottom-start" } }}
+        slotProps={{ popper: { className: "search-hits", placement: "bottom-start" } }}
         renderOption={({ key: _, ...props }, hit) => (
           <li {...props} key={hit.type + hit.id + hit.name}>
-            <span>
-              <b>{hit.name}</b>{" "}
-              <span className="quiet">
-                {places[hit.type][1]}, {hit.detail}
-              </span>
-            </span>
+            <Found hit={hit} />
           </li>
         )}
         renderInput={(params) => (
           <TextField
             {...params}
+            inputRef={field}
             variant="standard"
-            placeholder={over ? "Do we hold this?" : "Search  /"}
-            slotProps={named(params, "Search")}
+            placeholder={isDragActive ? words.dropHint : words.hint}
+            slotProps={named(params, words.search)}
           />
         )}
       />
+      {answered && hits.data?.length === 0 && (
+        <div className="quiet" role="status">
+          {words.nothing}
+        </div>
+      )}
+      <button type="button" className="act minor" onClick={open}>
+        {words.ask}
+      </button>
     </div>
+  );
+}
+
+function Found({ hit }: { hit: Hit }) {
+  return (
+    <span>
+      <b>{hit.name}</b>{" "}
+      <span className="quiet">
+        {kinds[hit.type].name}, {hit.detail}
+      </span>
+    </span>
   );
 }

@@ -1,77 +1,100 @@
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import { call } from "../shared/api/client";
-import { useChange, useOne } from "../shared/api/queries";
+import { api } from "../shared/api/client";
+import { useChange, useGet } from "../shared/api/queries";
 import type { Backups } from "../shared/api/types";
-import { count, kB, moment } from "../shared/parts/format";
+import { kB, moment } from "../shared/parts/format";
+import { Shown } from "../shared/states/States";
+import { read, words } from "./words";
 
-type Check = { running: boolean; done: number; total: number };
+const OFTEN = 700;
+const SELDOM = 5_000;
 
 /** Backups, and reading the stored files again; for administrators. */
 export function BackupSection() {
-  const backups = useOne<Backups>("/api/backups", (data) => (data?.progress.running ? 700 : 5_000)).data;
-  const check = useOne<Check>("/api/storage/check", (data) => (data?.running ? 700 : false)).data;
-  const make = useChange(
-    () => call("POST", "/api/backups"),
-    () => "The backup is being made; work can go on.",
-  );
-  const checkAll = useChange(
-    () => call("POST", "/api/storage/check"),
-    () => "All stored files are read again; a damaged one becomes a flag.",
-  );
-  const running = backups?.progress.running;
+  const backups = useGet("/api/backups", undefined, {
+    refetchInterval: (answer) => (answer?.progress.running ? OFTEN : SELDOM),
+  });
   return (
     <>
       <h2 className="section">
-        Backups <small>the database and all files in one archive, checked after writing</small>
+        {words.backups} <small>{words.backupsAre}</small>
       </h2>
-      {running && (
+      <Shown of={backups} lines={3}>
+        {(known) => <Made backups={known} />}
+      </Shown>
+      <div className="in-a-row">
+        <Make running={backups.data?.progress.running ?? false} />
+        <ReadAgain />
+      </div>
+    </>
+  );
+}
+
+function Made({ backups: { items, progress } }: { backups: Backups }) {
+  return (
+    <>
+      {progress.running && (
         <LinearProgress
           variant="determinate"
-          aria-label="Backup"
-          value={
-            backups.progress.totalBytes ? (100 * backups.progress.doneBytes) / backups.progress.totalBytes : 0
-          }
+          aria-label={words.makingBackup}
+          value={progress.totalBytes ? (100 * progress.doneBytes) / progress.totalBytes : 0}
         />
       )}
-      {backups?.progress.failure && <p role="alert">The last backup failed: {backups.progress.failure}</p>}
-      {backups?.items.length === 0 && <p className="quiet">None made yet.</p>}
-      {backups && backups.items.length > 0 && (
-        <table className="sheet">
-          <tbody>
-            {backups.items.map((backup) => (
-              <tr key={backup.name}>
-                <td>
-                  <a href={`/api/backups/${backup.name}`} download>
-                    {backup.name}
-                  </a>
-                </td>
-                <td>{moment(backup.madeAt)}</td>
-                <td className="number">{kB(backup.bytes)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+      {progress.failure && <p role="alert">The last backup failed: {progress.failure}</p>}
+      {items.length === 0 ? (
+        <p className="quiet">{words.noBackup}</p>
+      ) : (
+        <div className="scrolled">
+          <table className="sheet">
+            <tbody>
+              {items.map((backup) => (
+                <tr key={backup.name}>
+                  <td>
+                    <a href={`/api/backups/${backup.name}`} download>
+                      {backup.name}
+                    </a>
+                  </td>
+                  <td>{moment(backup.madeAt)}</td>
+                  <td className="number">{kB(backup.bytes)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
-      <p style={{ display: "flex", gap: 14, alignItems: "center", flexWrap: "wrap" }}>
-        <Button
-          variant="outlined"
-          disabled={running || make.isPending}
-          onClick={() => make.mutate(undefined)}
-        >
-          {running ? "Making a backup …" : "Make a backup"}
-        </Button>
-        <Button disabled={check?.running || checkAll.isPending} onClick={() => checkAll.mutate(undefined)}>
-          Read all stored files again
-        </Button>
-        {check && check.total > 0 && (
-          <span className="quiet">
-            {check.running
-              ? `${check.done} of ${count(check.total, "file")} read`
-              : `${count(check.total, "file")} read`}
-          </span>
-        )}
-      </p>
+    </>
+  );
+}
+
+function Make({ running }: { running: boolean }) {
+  const make = useChange({
+    of: "backup",
+    change: () => api.POST("/api/backups"),
+    said: () => words.backupBegun,
+  });
+  return (
+    <Button variant="outlined" disabled={running || make.isPending} onClick={() => make.mutate()}>
+      {running ? words.makingBackup : words.makeBackup}
+    </Button>
+  );
+}
+
+function ReadAgain() {
+  const check = useGet("/api/storage/check", undefined, {
+    refetchInterval: (answer) => (answer?.running ? OFTEN : false),
+  }).data;
+  const readAll = useChange({
+    of: "fixity",
+    change: () => api.POST("/api/storage/check"),
+    said: () => words.readingAgain,
+  });
+  return (
+    <>
+      <Button disabled={check?.running || readAll.isPending} onClick={() => readAll.mutate()}>
+        {words.readAgain}
+      </Button>
+      {check && check.total > 0 && <span className="quiet">{read(check)}</span>}
     </>
   );
 }

@@ -6,66 +6,34 @@ import { useColorScheme } from "@mui/material/styles";
 import { useQueryClient } from "@tanstack/react-query";
 import { useForm } from "react-hook-form";
 import { Link } from "react-router";
-import { levelWords, useIsAdministrator, useWho } from "../account/session";
-import { call } from "../shared/api/client";
+import { levelWords, useIsAdministrator, useWho } from "../shared/account/session";
+import { api } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
+import { singleKeys, useKept } from "../shared/parts/stored";
+import { useUnsaved } from "../shared/parts/unsaved";
 import { BackupSection } from "./BackupSection";
+import { words } from "./words";
 
 export function SettingsPage() {
-  const { mode, setMode } = useColorScheme();
-  const client = useQueryClient();
   const who = useWho().data;
   const administrator = useIsAdministrator();
-  const endOthers = useChange(
-    () => call("DELETE", "/api/session/others"),
-    () => "Signed out everywhere else.",
-  );
-  const signOut = async () => {
-    await call("DELETE", "/api/session");
-    client.clear();
-    window.location.assign("/");
-  };
-  const others = (who?.sessions ?? 1) - 1;
   return (
     <Leaf
-      title="Settings"
-      margin={false}
+      title={words.title}
       below={who && `Signed in as ${who.displayName}, ${levelWords[who.level].toLowerCase()}.`}
-      actions={<Link to="/people">People</Link>}
+      actions={<Link to="/people">{words.people}</Link>}
     >
       <Line>
         <div className="form">
-          <span className="label">Paper</span>
-          <ToggleButtonGroup
-            exclusive
-            value={mode ?? "system"}
-            aria-label="Paper"
-            onChange={(_, value: "system" | "light" | "dark" | null) => value && setMode(value)}
-          >
-            <ToggleButton value="light">Light</ToggleButton>
-            <ToggleButton value="dark">Dark</ToggleButton>
-            <ToggleButton value="system">As the system</ToggleButton>
-          </ToggleButtonGroup>
-          <span className="label">Session</span>
-          <div style={{ display: "flex", gap: 14, alignItems: "center", flexWrap: "wrap" }}>
-            <Button variant="outlined" onClick={() => void signOut()}>
-              Sign out
-            </Button>
-            {others > 0 && (
-              <>
-                <Button disabled={endOthers.isPending} onClick={() => endOthers.mutate(undefined)}>
-                  Sign out everywhere else
-                </Button>
-                <span className="quiet">{count(others, "other session")} open</span>
-              </>
-            )}
-          </div>
+          <Paper />
+          <Keys />
+          <Session />
         </div>
       </Line>
       <Line>
-        <h2 className="section">Password</h2>
+        <h2 className="section">{words.password}</h2>
         <Password />
       </Line>
       {administrator && (
@@ -77,22 +45,101 @@ export function SettingsPage() {
   );
 }
 
+function Paper() {
+  const { mode, setMode } = useColorScheme();
+  return (
+    <>
+      <span className="label">{words.paper}</span>
+      <ToggleButtonGroup
+        exclusive
+        value={mode ?? "system"}
+        aria-label={words.paper}
+        onChange={(_, value: "system" | "light" | "dark" | null) => value && setMode(value)}
+      >
+        <ToggleButton value="light">{words.light}</ToggleButton>
+        <ToggleButton value="dark">{words.dark}</ToggleButton>
+        <ToggleButton value="system">{words.asSystem}</ToggleButton>
+      </ToggleButtonGroup>
+    </>
+  );
+}
+
+function Keys() {
+  const [keys, setKeys] = useKept(singleKeys, "on");
+  return (
+    <>
+      <span className="label">{words.singleKeys}</span>
+      <div>
+        <ToggleButtonGroup
+          exclusive
+          value={keys}
+          aria-label={words.singleKeys}
+          onChange={(_, value: "on" | "off" | null) => value && setKeys(value)}
+        >
+          <ToggleButton value="on">{words.on}</ToggleButton>
+          <ToggleButton value="off">{words.off}</ToggleButton>
+        </ToggleButtonGroup>
+        <div className="help">{words.keysHelp}</div>
+      </div>
+    </>
+  );
+}
+
+function Session() {
+  const client = useQueryClient();
+  const who = useWho().data;
+  const others = (who?.sessions ?? 1) - 1;
+  const endOthers = useChange({
+    of: "session",
+    change: () => api.DELETE("/api/session/others"),
+    said: () => words.othersEnded,
+  });
+  const signOut = useChange({
+    of: "session",
+    change: async () => {
+      await api.DELETE("/api/session");
+      client.clear();
+      window.location.assign("/");
+    },
+  });
+  return (
+    <>
+      <span className="label">{words.session}</span>
+      <div className="in-a-row">
+        <Button variant="outlined" disabled={signOut.isPending} onClick={() => signOut.mutate()}>
+          {words.signOut}
+        </Button>
+        {others > 0 && (
+          <>
+            <Button disabled={endOthers.isPending} onClick={() => endOthers.mutate()}>
+              {words.signOutElsewhere}
+            </Button>
+            <span className="quiet">{count(others, "other session")} open</span>
+          </>
+        )}
+      </div>
+    </>
+  );
+}
+
 type Fields = { current: string; password: string };
 
 function Password() {
   const { register, handleSubmit, reset, formState } = useForm<Fields>({
     defaultValues: { current: "", password: "" },
   });
-  const change = useChange(
-    (fields: Fields) => call("PUT", "/api/session/password", fields),
-    () => "Changed. Other sessions are signed out.",
-  );
+  const change = useChange({
+    of: "session",
+    change: (fields: Fields) => api.PUT("/api/session/password", { body: fields }),
+    said: () => words.passwordChanged,
+  });
+  useUnsaved(formState.isDirty && !formState.isSubmitting);
   const submit = handleSubmit((fields) => change.mutate(fields, { onSuccess: () => reset() }));
   return (
     <form onSubmit={(event) => void submit(event)}>
       <div className="form">
         <label className="label" htmlFor="current-password">
-          Current
+          {words.current}
         </label>
         <TextField
           id="current-password"
@@ -101,19 +148,19 @@ function Password() {
           {...register("current", { required: true })}
         />
         <label className="label" htmlFor="new-password">
-          New
+          {words.next}
         </label>
         <TextField
           id="new-password"
           type="password"
           autoComplete="new-password"
           error={!!formState.errors.password}
-          helperText="10 characters or more"
+          helperText={words.length}
           {...register("password", { required: true, minLength: 10 })}
         />
       </div>
       <Button type="submit" variant="outlined" sx={{ mt: 2 }} disabled={change.isPending}>
-        Change the password
+        {words.change}
       </Button>
     </form>
   );

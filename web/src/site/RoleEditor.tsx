@@ -1,103 +1,104 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { OneFamilyChoice } from "../family/FamilyChoice";
-import { SlotGrid } from "../family/SlotGrid";
-import { staticSlot, type Ask, type Cell } from "../family/slots";
 import type { Family, Role } from "../shared/api/types";
-import { genericWords, roleWords } from "./roles";
+import { SlotGrid } from "../shared/font/SlotGrid";
+import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
+import { OneFamilyChoice } from "../shared/parts/FamilyChoice";
+import { genericWords, roleWords, words } from "./words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
 
+const generics = Object.keys(genericWords) as Role["generic"][];
+
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
 export function RoleEditor({ role, family, onChange, onRemove }: Props) {
-  const words = roleWords[role.role];
-  const toggle = (cell: Cell) => {
-    const picked = role.faces.some((face) => face.key === cell.slot.key);
-    onChange({
-      ...role,
-      faces: picked ? role.faces.filter((face) => face.key !== cell.slot.key) : [...role.faces, cell.slot],
-    });
-  };
-  const askFor = (weight: number, slope: string) =>
-    onChange({ ...role, faces: [...role.faces, staticSlot(weight, slope)] });
+  const name = roleWords[role.role];
   const asks: Ask[] = role.faces.map((slot) => ({ slot, by: ["this site"] }));
   return (
-    <div style={{ padding: "10px 0 14px", borderBottom: "1px solid var(--rule)" }}>
-      <div style={{ display: "flex", gap: 18, alignItems: "baseline", marginBottom: 10 }}>
-        <b style={{ width: 110 }}>{words}</b>
+    <div className="role">
+      <div className="role-head">
+        <b>{name}</b>
         <OneFamilyChoice
           key={family?.id ?? role.familyId}
-          label={`${words}: family`}
-          placeholder="Choose a family"
+          label={`${name}: family`}
+          placeholder={words.chooseFamily}
           chosen={family ? { id: family.id, name: family.name } : null}
           onChange={(chosen) => onChange({ ...role, familyId: chosen.id, faces: [] })}
         />
-        <span className="quiet">then</span>
+        <span className="quiet">{words.then}</span>
         <TextField
           select
           value={role.generic}
           sx={{ minWidth: 110 }}
-          slotProps={{ htmlInput: { "aria-label": `${words}: generic family` } }}
-          onChange={(event) => onChange({ ...role, generic: event.target.value as Role["generic"] })}
+          slotProps={{ htmlInput: { "aria-label": `${name}: generic family` } }}
+          onChange={(event) =>
+            onChange({ ...role, generic: generics.find((one) => one === event.target.value) ?? role.generic })
+          }
         >
-          {Object.entries(genericWords).map(([generic, css]) => (
+          {generics.map((generic) => (
             <MenuItem key={generic} value={generic}>
-              {css}
+              {genericWords[generic]}
             </MenuItem>
           ))}
         </TextField>
-        <span style={{ marginLeft: "auto" }}>
-          <Button size="small" onClick={onRemove} aria-label={`Remove the role ${words}`}>
-            Remove
-          </Button>
-        </span>
+        <Button size="small" className="to-the-end" onClick={onRemove} aria-label={`Remove the role ${name}`}>
+          {words.removeRole}
+        </Button>
       </div>
-      <div style={{ display: "flex", gap: 18, alignItems: "end", flexWrap: "wrap" }}>
+      <div className="role-faces">
         {family && (
           <SlotGrid
-            small
             files={family.files}
             asks={asks}
-            picked={(slot) => role.faces.some((face) => face.key === slot.key)}
-            onPick={toggle}
+            picked={(slot) => isAsked(role.faces, slot)}
+            onPick={(cell) => onChange({ ...role, faces: toggled(role.faces, cell.slot) })}
           />
         )}
-        <AskOther role={role} family={family} words={words} onAsk={askFor} />
+        <AskOther
+          role={role}
+          family={family}
+          name={name}
+          onAsk={(weight, slope) => onChange({ ...role, faces: [...role.faces, staticSlot(weight, slope)] })}
+        />
       </div>
     </div>
   );
 }
 
-/** Asks for a face that is not held, so that it is flagged as missing. */
-function AskOther(props: {
+const weights = [300, 400, 500, 600, 700, 900];
+const slopes = ["upright", "italic"];
+
+type OtherProps = {
   role: Role;
   family?: Family;
-  words: string;
+  name: string;
   onAsk: (weight: number, slope: string) => void;
-}) {
-  const { role, family, words } = props;
+};
+
+/** Asks for a face that is not held, so that it is flagged as missing. */
+function AskOther({ role, family, name, onAsk }: OtherProps) {
   const has = (key: string) =>
     role.faces.some((face) => face.key === key) || family?.files.some((file) => file.slot.key === key);
-  const others = [300, 400, 500, 600, 700, 900].flatMap((weight) =>
-    ["upright", "italic"]
-      .filter((slope) => !has(`${weight}-100-${slope}`))
-      .map((slope) => ({ weight, slope })),
-  );
+  const others = weights
+    .flatMap((weight) => slopes.map((slope) => ({ weight, slope, key: staticSlot(weight, slope).key })))
+    .filter(({ key }) => !has(key));
   return (
     <TextField
       select
       value=""
-      label="Ask for another face"
+      label={words.askOther}
       sx={{ minWidth: 180 }}
-      slotProps={{ htmlInput: { "aria-label": `${words}: ask for another face` } }}
+      slotProps={{ htmlInput: { "aria-label": `${name}: ask for another face` } }}
       onChange={(event) => {
-        const [weight, slope] = event.target.value.split(" ");
-        props.onAsk(Number(weight), slope!);
+        const other = others.find(({ key }) => key === event.target.value);
+        if (other) {
+          onAsk(other.weight, other.slope);
+        }
       }}
     >
-      {others.map(({ weight, slope }) => (
-        <MenuItem key={weight + slope} value={`${weight} ${slope}`}>
+      {others.map(({ weight, slope, key }) => (
+        <MenuItem key={key} value={key}>
           {weight} {slope}
         </MenuItem>
       ))}

@@ -1,14 +1,16 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { Controller, useForm } from "react-hook-form";
 import { useMemo } from "react";
-import { useMayEdit } from "../account/session";
+import { Controller, useForm } from "react-hook-form";
+import { useMayEdit } from "../shared/account/session";
 import type { Client, Site } from "../shared/api/types";
 import { Conflict } from "../shared/parts/Conflict";
-import { useBeforeLeaving } from "../shared/parts/useBeforeLeaving";
+import { domainsIn } from "../shared/parts/domains";
+import { DomainsField } from "../shared/parts/DomainsField";
+import { useUnsaved } from "../shared/parts/unsaved";
 import { useMergedForm } from "../shared/parts/useMergedForm";
-import { domainsIn } from "./domains";
+import { words } from "./words";
 
 type Props = {
   site?: Site;
@@ -20,6 +22,8 @@ type Props = {
 /** What this form edits of a site; a client is named, and may be a new one. */
 export type SiteFields = { client: string; name: string; domains: string[] };
 
+const fieldNames = { client: words.client, name: words.name, domains: words.domains };
+
 /** A site's client, name and domains; a client that is not known yet is added with the site. */
 export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
   const recorded = useMemo<SiteFields>(
@@ -30,7 +34,8 @@ export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
   const { register, control, handleSubmit, formState } = form;
   const { conflict, resolve, saved } = useMergedForm(form, recorded, site?.version ?? 0);
   const mayEdit = useMayEdit();
-  useBeforeLeaving(formState.isDirty && !formState.isSubmitting);
+  const { isDirty, isSubmitting, errors } = formState;
+  useUnsaved(isDirty && !isSubmitting);
   const save = handleSubmit(async (fields) => {
     if (await onSave({ ...fields, domains: fields.domains.flatMap(domainsIn) })) {
       saved();
@@ -43,18 +48,18 @@ export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
           conflict={conflict}
           subjectType="site"
           subjectId={site.id}
-          names={{ client: "Client", name: "Name", domains: "Domains" }}
+          names={fieldNames}
           onMerge={resolve}
         />
       )}
       <div className="form">
         <label className="label" htmlFor="client">
-          Client
+          {words.client}
         </label>
         <Controller
           name="client"
           control={control}
-          rules={{ required: "A site belongs to a client." }}
+          rules={{ required: words.clientNeeded }}
           render={({ field }) => (
             <Autocomplete
               id="client"
@@ -68,45 +73,36 @@ export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
                 <TextField
                   {...params}
                   variant="standard"
-                  error={!!formState.errors.client}
-                  helperText={formState.errors.client?.message}
+                  error={!!errors.client}
+                  helperText={errors.client?.message}
                 />
               )}
             />
           )}
         />
         <label className="label" htmlFor="site-name">
-          Name
+          {words.name}
         </label>
         <TextField
           id="site-name"
-          {...register("name", { required: "A site needs a name." })}
-          error={!!formState.errors.name}
-          helperText={formState.errors.name?.message}
+          {...register("name", { required: words.nameNeeded })}
+          error={!!errors.name}
+          helperText={errors.name?.message}
         />
         <label className="label" htmlFor="domains-of-site">
-          Domains
+          {words.domains}
         </label>
         <Controller
           name="domains"
           control={control}
           render={({ field }) => (
-            <Autocomplete
+            <DomainsField
               id="domains-of-site"
-              multiple
-              freeSolo
-              autoSelect
-              options={[] as string[]}
+              label={words.domains}
               value={field.value}
-              onChange={(_, value) => field.onChange([...new Set(value.flatMap(domainsIn))])}
-              renderInput={(params) => (
-                <TextField
-                  {...params}
-                  variant="standard"
-                  placeholder={field.value.length === 0 ? "client.example, Enter" : ""}
-                  helperText="Every host on which visitors see the site."
-                />
-              )}
+              onChange={field.onChange}
+              placeholder={words.domainsHint}
+              help={words.domainsHelp}
             />
           )}
         />
@@ -115,7 +111,7 @@ export function SiteForm({ site, clients, saveLabel, onSave }: Props) {
         type="submit"
         variant={site ? "outlined" : "contained"}
         sx={{ mt: 2.5 }}
-        disabled={!mayEdit || !!conflict || formState.isSubmitting || (!!site && !formState.isDirty)}
+        disabled={!mayEdit || !!conflict || isSubmitting || (!!site && !isDirty)}
       >
         {saveLabel}
       </Button>

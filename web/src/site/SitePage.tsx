@@ -1,186 +1,146 @@
-import Button from "@mui/material/Button";
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { useMayEdit } from "../account/session";
-import { FlagNotes } from "../flag/FlagNote";
-import { useFlagsOf } from "../flag/flags";
-import { RecordHistory } from "../history/RecordHistory";
-import { call, isStale } from "../shared/api/client";
-import { useChange, useList, useOne } from "../shared/api/queries";
-import type { AskedRow, Client, Flag, Site, SiteDraft, Undoable } from "../shared/api/types";
+import { api, bodyOf, editing, isStale } from "../shared/api/client";
+import { asking, useChange, useGet } from "../shared/api/queries";
+import type { Client, Site, SiteDraft } from "../shared/api/types";
+import { FlagNotes } from "../shared/flag/FlagNote";
+import { useFlagsOf } from "../shared/flag/flags";
+import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { Confirm } from "../shared/parts/Confirm";
-import { NotHere } from "../shared/parts/NotHere";
+import { NotHere } from "../shared/states/NotHere";
+import { Shown } from "../shared/states/States";
 import { AskedHeldAllowed } from "./AskedHeldAllowed";
-import { Packs } from "./Packs";
+import { DeleteSite } from "./DeleteSite";
+import { MakePack, Packs } from "./Packs";
 import { SiteForm, type SiteFields } from "./SiteForm";
 import { SiteRoles } from "./SiteRoles";
+import { clientNamed, useClients } from "./useClients";
+import { words } from "./words";
 
 export function SitePage() {
   const { id = "" } = useParams();
   return id === "new" ? <NewSite /> : <RecordedSite key={id} id={id} />;
 }
 
-/** The id of the client of this name, which is added when there is none. */
-async function clientNamed(clients: Client[], name: string): Promise<string> {
-  const wanted = name.trim().toLowerCase();
-  const known = clients.find((client) => client.name.toLowerCase() === wanted);
-  return (known ?? (await call<Client>("POST", "/api/clients", { name }))).id;
-}
-
 function NewSite() {
   const navigate = useNavigate();
-  const clients = useList<Client>("/api/clients").data;
+  const clients = useClients();
   const client = useQueryClient();
-  const add = useChange(
-    async (fields: SiteFields) => {
-      const clientId = await clientNamed(clients ?? [], fields.client);
+  const add = useChange({
+    of: "site",
+    change: async (fields: SiteFields) => {
+      const clientId = await clientNamed(clients.data ?? [], fields.client);
       try {
-        return await call<Site>("POST", "/api/sites", {
-          clientId,
-          name: fields.name,
-          domains: fields.domains,
-          roles: [],
-        });
+        const { name, domains } = fields;
+        return await bodyOf(api.POST("/api/sites", { body: { clientId, name, domains, roles: [] } }));
       } catch (error) {
         // A second try finds the client that this one added.
         await client.invalidateQueries({ queryKey: ["/api/clients"] });
         throw error;
       }
     },
-    (site) => `Added ${site.name}. Now choose its faces.`,
-  );
-  if (!clients) {
-    return <NotHere error={null} all="/sites" allWords="All sites" />;
-  }
+    said: (site) => `Added ${site.name}. Now choose its faces.`,
+  });
   return (
-    <Leaf
-      title="Add a site"
-      above={<Link to="/sites">Sites</Link>}
-      below="A site belongs to a client and has every domain on which it is seen."
-    >
+    <Leaf title={words.add} above={<Link to="/sites">{words.title}</Link>} below={words.belongs}>
       <Line>
-        <SiteForm
-          clients={clients}
-          saveLabel="Add the site"
-          onSave={async (fields) => {
-            const site = await add.mutateAsync(fields).catch(() => null);
-            if (site) {
-              await navigate(`/sites/${site.id}`);
-            }
-            return site !== null;
-          }}
-        />
+        <Shown of={clients}>
+          {(known) => (
+            <SiteForm
+              clients={known}
+              saveLabel={words.addIt}
+              onSave={async (fields) => {
+                const site = await add.mutateAsync(fields).catch(() => null);
+                if (site) {
+                  await navigate(`/sites/${site.id}`);
+                }
+                return site !== null;
+              }}
+            />
+          )}
+        </Shown>
       </Line>
     </Leaf>
   );
 }
 
-const missing: Flag["kind"][] = ["FACE_NOT_HELD"];
-
 function RecordedSite({ id }: { id: string }) {
-  const path = `/api/sites/${id}`;
-  const client = useQueryClient();
-  const site = useOne<Site>(path);
-  const rows = useOne<AskedRow[]>(`${path}/comparison`).data;
-  const clients = useList<Client>("/api/clients").data;
-  const flags = useFlagsOf("site", [id]);
-  const save = useChange(
-    (draft: SiteDraft) => call<Site>("PUT", path, draft, { version: site.data?.version }),
-    () => "Saved.",
-    isStale,
+  const site = useGet("/api/sites/{id}", { path: { id } });
+  const clients = useClients();
+  return site.data && clients.data ? (
+    <OneSite site={site.data} clients={clients.data} />
+  ) : (
+    <NotHere
+      error={site.error ?? clients.error}
+      again={() => void Promise.all([site.refetch(), clients.refetch()])}
+      all="/sites"
+      allWords={words.all}
+    />
   );
-  if (!site.data || !clients) {
-    return <NotHere error={site.error} all="/sites" allWords="All sites" />;
-  }
-  const current = site.data;
+}
+
+function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
+  const { id } = site;
+  const client = useQueryClient();
+  const { queryKey } = asking("/api/sites/{id}", { path: { id } });
+  const rows = useGet("/api/sites/{id}/comparison", { path: { id } });
+  const flags = useFlagsOf("site", id);
+  const save = useChange({
+    of: "site",
+    change: (draft: SiteDraft) =>
+      bodyOf(
+        api.PUT("/api/sites/{id}", { params: { path: { id }, header: editing(site.version) }, body: draft }),
+      ),
+    said: () => words.saved,
+    failed: isStale,
+  });
   const keep = async (change: Partial<SiteDraft>): Promise<boolean> => {
     try {
-      const { clientId, name, domains, roles } = current;
-      const edited = await save.mutateAsync({ clientId, name, domains, roles, ...change });
-      client.setQueryData([path], edited);
+      const { clientId, name, domains, roles } = site;
+      client.setQueryData(queryKey, await save.mutateAsync({ clientId, name, domains, roles, ...change }));
       return true;
     } catch (error) {
       if (isStale(error)) {
-        await client.invalidateQueries({ queryKey: [path] });
+        await client.invalidateQueries({ queryKey });
       }
       return false;
     }
   };
+  const keepFields = async (fields: SiteFields) => {
+    const clientId = await clientNamed(clients, fields.client).catch(() => null);
+    return clientId !== null && keep({ clientId, name: fields.name, domains: fields.domains });
+  };
   return (
     <Leaf
-      title={current.name}
+      title={site.name}
       above={
         <>
-          <Link to="/sites">Sites</Link> · {current.clientName}
+          <Link to="/sites">{words.title}</Link> · {site.clientName}
         </>
       }
-      below={current.domains.join(", ") || "No domain yet, so nothing can be allowed."}
+      below={site.domains.join(", ") || words.noDomainYet}
+      actions={<MakePack siteId={id} />}
     >
-      <Line notes={<FlagNotes flags={flags.filter((flag) => !missing.includes(flag.kind))} />}>
-        {rows && <AskedHeldAllowed rows={rows} />}
+      <Line notes={<FlagNotes flags={flags.filter((flag) => flag.kind !== "FACE_NOT_HELD")} />}>
+        <h2 className="section">
+          {words.askedHeldAllowed} <small>{words.every}</small>
+        </h2>
+        <Shown of={rows}>{(asked) => <AskedHeldAllowed rows={asked} />}</Shown>
       </Line>
-      <Line notes={<FlagNotes flags={flags.filter((flag) => missing.includes(flag.kind))} />}>
-        <SiteRoles site={current} onSave={(roles) => keep({ roles })} />
+      <Line notes={<FlagNotes flags={flags.filter((flag) => flag.kind === "FACE_NOT_HELD")} />}>
+        <SiteRoles site={site} onSave={(roles) => keep({ roles })} />
       </Line>
       <Line>
         <Packs siteId={id} />
       </Line>
       <Line>
-        <h2 className="section">Name and domains</h2>
-        <SiteForm
-          site={current}
-          clients={clients}
-          saveLabel="Save"
-          onSave={async (fields) =>
-            keep({
-              clientId: await clientNamed(clients, fields.client),
-              name: fields.name,
-              domains: fields.domains,
-            })
-          }
-        />
+        <h2 className="section">{words.nameAndDomains}</h2>
+        <SiteForm site={site} clients={clients} saveLabel={words.save} onSave={keepFields} />
       </Line>
       <Line>
         <RecordHistory type="site" id={id} />
-        <DeleteSite site={current} />
+        <DeleteSite site={site} />
       </Line>
     </Leaf>
   );
-}
-
-/** Deletes a site, after saying what goes with it. */
-function DeleteSite({ site }: { site: Site }) {
-  const navigate = useNavigate();
-  const mayEdit = useMayEdit();
-  const [asking, setAsking] = useState(false);
-  const remove = useChange(
-    async () => {
-      const gone = await call<Undoable>("DELETE", `/api/sites/${site.id}`, undefined, {
-        version: site.version,
-      });
-      await navigate("/sites");
-      return gone;
-    },
-    (gone) => ({ text: `Deleted ${site.name}.`, undo: gone.historyId }),
-  );
-  return mayEdit ? (
-    <>
-      <Button variant="outlined" onClick={() => setAsking(true)}>
-        Delete the site
-      </Button>
-      {asking && (
-        <Confirm
-          title={`Delete ${site.name}?`}
-          action="Delete"
-          onClose={() => setAsking(false)}
-          onConfirm={() => remove.mutate(undefined)}
-        >
-          Its {site.roles.length === 1 ? "text role" : `${site.roles.length} text roles`} and its packs go
-          with it. Families, licenses and the client stay.
-        </Confirm>
-      )}
-    </>
-  ) : null;
 }

@@ -4,15 +4,15 @@ import MenuItem from "@mui/material/MenuItem";
 import { useQueries } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { useForm } from "react-hook-form";
-import { useMayEdit } from "../account/session";
-import { call } from "../shared/api/client";
+import { useMayEdit } from "../shared/account/session";
+import { asking } from "../shared/api/queries";
 import type { Family, Role, Site } from "../shared/api/types";
 import { Conflict } from "../shared/parts/Conflict";
-import { kB } from "../shared/parts/format";
-import { useBeforeLeaving } from "../shared/parts/useBeforeLeaving";
+import { useUnsaved } from "../shared/parts/unsaved";
 import { useMergedForm } from "../shared/parts/useMergedForm";
 import { RoleEditor } from "./RoleEditor";
-import { byRole, inOrder, roleWords, weigh, type RolesByName } from "./roles";
+import { byRole, inOrder, roleInWords, weigh, type RolesByName } from "./roles";
+import { roleWords, weightInWords, words } from "./words";
 
 const allRoles = Object.keys(roleWords) as Role["role"][];
 
@@ -25,12 +25,8 @@ export function SiteRoles({ site, onSave }: Props) {
   const { conflict, resolve, saved } = useMergedForm(form, recorded, site.version);
   const roles = inOrder(form.watch());
   const families = useFamilies(roles);
-  const mayEdit = useMayEdit();
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const changed = form.formState.isDirty;
-  useBeforeLeaving(changed);
-  const free = allRoles.filter((role) => !roles.some((set) => set.role === role));
-  const weight = weigh(roles, families);
+  const { isDirty: changed, isSubmitting } = form.formState;
+  useUnsaved(changed && !isSubmitting);
   const set = (role: Role["role"], value: Role | null) => form.setValue(role, value, { shouldDirty: true });
   const save = form.handleSubmit(async () => {
     if (await onSave(inOrder(form.getValues()).filter((role) => role.familyId !== ""))) {
@@ -40,11 +36,7 @@ export function SiteRoles({ site, onSave }: Props) {
   return (
     <>
       <h2 className="section">
-        Faces{" "}
-        <small>
-          {weight.faces} to send, {weight.guessed ? "about " : ""}
-          {kB(weight.bytes)}; {(weight.bytes / 200_000).toFixed(1)} s at 1.6 Mbit/s
-        </small>
+        {words.faces} <small>{weightInWords(weigh(roles, families))}</small>
       </h2>
       {conflict && (
         <Conflict
@@ -65,40 +57,51 @@ export function SiteRoles({ site, onSave }: Props) {
           onRemove={() => set(role.role, null)}
         />
       ))}
-      <div
-        className={changed ? "savebar" : undefined}
-        style={{ marginTop: 12, display: "flex", gap: 12, alignItems: "center" }}
-      >
+      <div className={changed ? "savebar" : "in-a-row"}>
         {changed && (
           <>
-            <Button
-              variant="contained"
-              disabled={!!conflict || form.formState.isSubmitting}
-              onClick={() => void save()}
-            >
-              Save the faces
+            <Button variant="contained" disabled={!!conflict || isSubmitting} onClick={() => void save()}>
+              {words.saveFaces}
             </Button>
-            <Button onClick={() => form.reset(recorded)}>Discard the changes</Button>
+            <Button onClick={() => form.reset(recorded)}>{words.discard}</Button>
           </>
         )}
-        {mayEdit && free.length > 0 && (
-          <Button
-            variant="outlined"
-            size="small"
-            aria-haspopup="menu"
-            onClick={(event) => setAnchor(event.currentTarget)}
-          >
-            Add a text role
-          </Button>
-        )}
+        <AddRole
+          free={allRoles.filter((role) => !roles.some((one) => one.role === role))}
+          onAdd={(role) =>
+            set(role, {
+              role,
+              familyId: roles[0]?.familyId ?? "",
+              generic: roles[0]?.generic ?? "SANS_SERIF",
+              faces: [],
+            })
+          }
+        />
       </div>
+    </>
+  );
+}
+
+function AddRole({ free, onAdd }: { free: Role["role"][]; onAdd: (role: Role["role"]) => void }) {
+  const mayEdit = useMayEdit();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return mayEdit && free.length > 0 ? (
+    <>
+      <Button
+        variant="outlined"
+        size="small"
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {words.addRole}
+      </Button>
       <Menu anchorEl={anchor} open={!!anchor} onClose={() => setAnchor(null)}>
         {free.map((role) => (
           <MenuItem
             key={role}
             onClick={() => {
               setAnchor(null);
-              set(role, { role, familyId: roles[0]?.familyId ?? "", generic: "SANS_SERIF", faces: [] });
+              onAdd(role);
             }}
           >
             {roleWords[role]}
@@ -106,25 +109,14 @@ export function SiteRoles({ site, onSave }: Props) {
         ))}
       </Menu>
     </>
-  );
+  ) : null;
 }
 
 /** The families that the roles are set in, each asked for by its id. */
 function useFamilies(roles: Role[]): Family[] {
   const ids = [...new Set(roles.map((role) => role.familyId))].filter(Boolean);
   return useQueries({
-    queries: ids.map((id) => ({
-      queryKey: [`/api/families/${id}`],
-      queryFn: () => call<Family>("GET", `/api/families/${id}`),
-    })),
+    queries: ids.map((id) => asking("/api/families/{id}", { path: { id } })),
     combine: (results) => results.flatMap((result) => result.data ?? []),
   });
-}
-
-function roleInWords(role: Role | null, families: Family[]): string {
-  if (!role) {
-    return "not set";
-  }
-  const name = families.find((family) => family.id === role.familyId)?.name ?? "another family";
-  return `${name}, ${role.faces.map((face) => face.label || face.key).join(", ") || "no face"}`;
 }

@@ -1,23 +1,6 @@
-import { pageWeight, serves } from "../family/slots";
 import type { Family, Role } from "../shared/api/types";
-
-export const roleWords: Record<Role["role"], string> = {
-  PAGE_TITLE: "Page title",
-  HEADINGS: "Headings",
-  RUNNING_TEXT: "Running text",
-  NAVIGATION: "Navigation",
-  BUTTONS: "Buttons",
-  CAPTIONS: "Captions",
-  CODE: "Code",
-};
-
-export const genericWords: Record<Role["generic"], string> = {
-  SERIF: "serif",
-  SANS_SERIF: "sans-serif",
-  MONOSPACE: "monospace",
-  CURSIVE: "cursive",
-  SYSTEM_UI: "system-ui",
-};
+import { pageWeight, serves } from "../shared/font/slots";
+import { roleWords } from "./words";
 
 /** The roles of a site as fields of a form, each by its name, so that two people can edit different ones. */
 export type RolesByName = Record<Role["role"], Role | null>;
@@ -52,4 +35,13 @@ export function weigh(roles: Role[], families: Family[]) {
     }
   }
   return total;
+}
+
+/** A role as its change is told: its family and faces. */
+export function roleInWords(role: Role | null, families: Family[]): string {
+  if (!role) {
+    return "not set";
+  }
+  const name = families.find((family) => family.id === role.familyId)?.name ?? "another family";
+  return `${name}, ${role.faces.map((face) => face.label || face.key).join(", ") || "no face"}`;
 }

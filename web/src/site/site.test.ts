@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { staticSlot } from "../family/slots";
+import { staticSlot } from "../shared/font/slots";
 import type { Family, HeldFile, Role } from "../shared/api/types";
-import { domainsIn } from "./domains";
-import { byRole, inOrder, weigh } from "./roles";
+import { domainsIn } from "../shared/parts/domains";
+import { byRole, inOrder, roleInWords, weigh } from "./roles";
+import { weightInWords } from "./words";
 
 const regular = staticSlot(400, "upright");
 const role = (name: Role["role"], familyId: string): Role => ({
@@ -37,5 +38,17 @@ describe("a site", () => {
       families,
     );
     expect(weight).toEqual({ faces: 1, bytes: 250, guessed: false });
+  });
+
+  it("tells a role by its family and faces, and its weight by the seconds it takes", () => {
+    const families = [{ id: "f", name: "Ostrel", files: [] as HeldFile[] } as Family];
+    expect(roleInWords(null, families)).toBe("not set");
+    expect(roleInWords({ ...role("CODE", "f"), faces: [{ ...regular, label: "Regular" }] }, families)).toBe(
+      "Ostrel, Regular",
+    );
+    expect(roleInWords({ ...role("CODE", "x"), faces: [] }, families)).toBe("another family, no face");
+    expect(weightInWords({ faces: 2, bytes: 50_000, guessed: true })).toBe(
+      "2 to send, about 50 kB; 0.3 s at 1.6 Mbit/s",
+    );
   });
 });

@@ -1,36 +1,26 @@
 import { createTheme } from "@mui/material/styles";
+import { box, cross } from "./marks";
 
 const text = '"Ysabeau Office Variable", "Gill Sans", sans-serif';
 
-/** MUI's components in our own look: ruled lines for boxes, no shadows, ink and paper; colors are in colors.css too. */
+/** Colors are named here and set in colors.css alone, for light and dark paper. */
+const palette = {
+  primary: { main: "var(--click)", contrastText: "var(--paper)" },
+  secondary: { main: "var(--ink)", contrastText: "var(--paper)" },
+  error: { main: "var(--rubric)", contrastText: "var(--paper)" },
+  success: { main: "var(--allowed)", contrastText: "var(--paper)" },
+  warning: { main: "var(--soon)", contrastText: "var(--paper)" },
+  text: { primary: "var(--ink)", secondary: "var(--ink-soft)" },
+  background: { default: "var(--paper)", paper: "var(--paper-light)" },
+  divider: "var(--rule)",
+};
+
+const sheet = { border: "1px solid var(--rule-strong)", backgroundImage: "none" };
+
+/** MUI's components in our own look: ruled lines for boxes, no shadows, ink and paper. */
 export const theme = createTheme({
-  cssVariables: { colorSchemeSelector: '[data-scheme="%s"]' },
-  colorSchemes: {
-    light: {
-      palette: {
-        primary: { main: "#1f4f99" },
-        secondary: { main: "#221d18" },
-        error: { main: "#a8231c" },
-        success: { main: "#2a6336" },
-        warning: { main: "#805300" },
-        text: { primary: "#221d18", secondary: "#62584c" },
-        background: { default: "#f7f1e3", paper: "#fbf7ec" },
-        divider: "#d3c6ab",
-      },
-    },
-    dark: {
-      palette: {
-        primary: { main: "#9fc0f5" },
-        secondary: { main: "#ede4d3" },
-        error: { main: "#f08a80" },
-        success: { main: "#8fcb9b" },
-        warning: { main: "#e2b65c" },
-        text: { primary: "#ede4d3", secondary: "#b8ab98" },
-        background: { default: "#1b1815", paper: "#24201c" },
-        divider: "#453d34",
-      },
-    },
-  },
+  cssVariables: { colorSchemeSelector: '[data-scheme="%s"]', nativeColor: true },
+  colorSchemes: { light: { palette }, dark: { palette } },
   shape: { borderRadius: 2 },
   shadows: Array(25).fill("none") as never,
   typography: {
@@ -59,13 +49,13 @@ export const theme = createTheme({
     MuiSelect: { defaultProps: { variant: "standard" } },
     MuiFormControl: { defaultProps: { variant: "standard" } },
     MuiDialog: {
-      styleOverrides: { paper: { border: "1px solid var(--rule-strong)", backgroundImage: "none" } },
+      styleOverrides: { paper: sheet },
     },
     MuiMenu: {
-      styleOverrides: { paper: { border: "1px solid var(--rule-strong)", backgroundImage: "none" } },
+      styleOverrides: { paper: sheet },
     },
     MuiAutocomplete: {
-      styleOverrides: { paper: { border: "1px solid var(--rule-strong)", backgroundImage: "none" } },
+      styleOverrides: { paper: sheet },
     },
     MuiToggleButton: {
       styleOverrides: {
@@ -79,6 +69,7 @@ export const theme = createTheme({
       },
     },
     MuiChip: {
+      defaultProps: { deleteIcon: cross },
       styleOverrides: {
         root: {
           borderRadius: 2,
@@ -87,7 +78,54 @@ export const theme = createTheme({
           fontSize: 15.5,
           height: 27,
         },
-        deleteIcon: { color: "var(--ink-soft)", fontSize: 17 },
+        deleteIcon: { color: "var(--ink-soft)", "&:hover": { color: "var(--ink)" } },
+      },
+    },
+    MuiSlider: {
+      styleOverrides: {
+        root: { color: "var(--ink)", height: 1, borderRadius: 0 },
+        rail: { opacity: 1, background: "var(--rule-strong)" },
+        track: { border: 0, height: 3 },
+        thumb: {
+          width: 3,
+          height: 20,
+          borderRadius: 0,
+          "&::before": { boxShadow: "none" },
+          "&:hover, &.Mui-focusVisible, &.Mui-active": { boxShadow: "none" },
+          "&.Mui-focusVisible": { outline: "2px solid var(--click)", outlineOffset: 3 },
+        },
+        valueLabel: {
+          background: "none",
+          color: "var(--ink)",
+          fontSize: 14,
+          padding: 0,
+          "&::before": { display: "none" },
+        },
+      },
+    },
+    MuiCheckbox: {
+      defaultProps: { icon: box(false), checkedIcon: box(true), disableRipple: true },
+      styleOverrides: {
+        root: {
+          color: "var(--ink)",
+          "&.Mui-checked": { color: "var(--ink)" },
+          "&.Mui-focusVisible": { outline: "2px solid var(--click)", outlineOffset: -3 },
+        },
+      },
+    },
+    MuiDialogTitle: { styleOverrides: { root: { font: "600 22px/1.25 var(--display)", paddingBottom: 8 } } },
+    MuiDialogActions: { styleOverrides: { root: { padding: "8px 24px 18px", gap: 8 } } },
+    MuiMenuItem: {
+      styleOverrides: {
+        root: {
+          paddingBlock: 4,
+          "&.Mui-selected, &.Mui-selected:hover": {
+            background: "none",
+            fontWeight: 700,
+            boxShadow: "inset 3px 0 0 var(--ink)",
+          },
+          "&.Mui-focusVisible, &:hover": { background: "var(--paper-deep)" },
+        },
       },
     },
     MuiTooltip: {

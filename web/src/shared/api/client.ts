@@ -1,44 +1,79 @@
-/** A refusal of the server, with the sentence it gave (RFC 9457). */
+import createClient, { type Middleware } from "openapi-fetch";
+import type { paths } from "./schema";
+import { link } from "./link";
+import { tokenHeader } from "./token";
+
+/** A refusal of the server: its status, the sentence it gave, and the fields that it names (RFC 9457). */
 export class ProblemError extends Error {
   constructor(
     readonly status: number,
     detail: string,
+    readonly fields: Record<string, string> = {},
   ) {
     super(detail);
   }
 }
 
-type Method = "GET" | "POST" | "PUT" | "PATCH" | "DELETE";
+/** No answer at all: the server is down or cannot be reached. */
+export class NoAnswerError extends Error {
+  constructor() {
+    super("The server does not answer. What is on this page stays; try again when it is back.");
+  }
+}
 
-/** Calls the API; `version` is the version that an edit is based on. */
-export async function call<T>(
-  method: Method,
-  path: string,
-  body?: unknown,
-  options: { version?: number; signal?: AbortSignal } = {},
-): Promise<T> {
-  const headers: Record<string, string> = {};
-  const isForm = body instanceof FormData;
-  if (body !== undefined && !isForm) {
-    headers["Content-Type"] = "application/json";
+const unsafe = (method: string) => method !== "GET" && method !== "HEAD";
+
+const everyCall: Middleware = {
+  onRequest({ request }) {
+    if (unsafe(request.method)) {
+      for (const [name, value] of Object.entries(tokenHeader())) {
+        request.headers.set(name, value);
+      }
+    }
+  },
+  async onResponse({ response, schemaPath }) {
+    link.answered();
+    if (response.ok) {
+      return;
+    }
+    if (response.status === 401 && schemaPath !== "/api/session") {
+      link.sessionEnded();
+    }
+    throw problemIn(response.status, await response.json().catch(() => null));
+  },
+  onError({ error }) {
+    if (error instanceof DOMException && error.name === "AbortError") {
+      return;
+    }
+    link.silent();
+    return new NoAnswerError();
+  },
+};
+
+/** The API, with types made from its OpenAPI document; whatever is not an answer as documented is thrown. */
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => fetch(request),
+});
+api.use(everyCall);
+
+/** The body of an answer; refusals were thrown before. */
+export async function bodyOf<T>(answer: Promise<{ data?: T }>): Promise<T> {
+  return (await answer).data as T;
+}
+
+/** The header by which an edit names the version that it is based on. */
+export function editing(version: number): { "If-Match": string } {
+  return { "If-Match": `"${version}"` };
+}
+
+/** Files of a form in place of JSON. */
+export function filesIn(field: string, files: { file: File; path: string }[]): FormData {
+  const form = new FormData();
+  for (const { file, path } of files) {
+    form.append(field, file, path);
   }
-  if (method !== "GET") {
-    headers["X-XSRF-TOKEN"] = token();
-  }
-  if (options.version !== undefined) {
-    headers["If-Match"] = `"${options.version}"`;
-  }
-  const response = await fetch(path, {
-    method,
-    headers,
-    signal: options.signal,
-    body: body === undefined ? undefined : isForm ? body : JSON.stringify(body),
-  });
-  if (!response.ok) {
-    throw new ProblemError(response.status, await detail(response));
-  }
-  const text = await response.text();
-  return (text ? JSON.parse(text) : undefined) as T;
+  return form;
 }
 
 /** Whether somebody else changed the record that an edit was based on. */
@@ -46,15 +81,12 @@ export function isStale(error: unknown): boolean {
   return error instanceof ProblemError && error.status === 412;
 }
 
-async function detail(response: Response): Promise<string> {
-  try {
-    const problem = (await response.json()) as { detail?: string };
-    return problem.detail ?? `The server answered ${response.status}.`;
-  } catch {
-    return `The server answered ${response.status}.`;
-  }
-}
-
-function token(): string {
-  return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? "");
+/** The refusal in the body of an answer; a body that is no problem document says only its status. */
+export function problemIn(status: number, body: unknown): ProblemError {
+  const told = (typeof body === "object" ? body : null) as {
+    detail?: string;
+    errors?: { field: string; message: string }[];
+  } | null;
+  const fields = Object.fromEntries((told?.errors ?? []).map(({ field, message }) => [field, message]));
+  return new ProblemError(status, told?.detail ?? `The server answered ${status}.`, fields);
 }

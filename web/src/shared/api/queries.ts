@@ -1,7 +1,16 @@
-import { QueryClient, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  QueryClient,
+  queryOptions,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
+import type { PathsWithMethod, SuccessResponseJSON } from "openapi-typescript-helpers";
 import { useTell } from "../parts/Messages";
-import { call, ProblemError } from "./client";
-import type { Intake, PageOf } from "./types";
+import { api, bodyOf, ProblemError } from "./client";
+import type { paths } from "./schema";
+import { mayDiffer, type Changed } from "./touched";
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -12,98 +21,93 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** An address with one more parameter. */
-export function withParam(path: string, name: string, value: string): string {
-  return `${path}${path.includes("?") ? "&" : "?"}${name}=${encodeURIComponent(value)}`;
+type Address = PathsWithMethod<paths, "get">;
+type Operation<A extends Address> = paths[A]["get"] & Record<string | number, unknown>;
+/** What an address answers. */
+export type Answer<A extends Address> = SuccessResponseJSON<Operation<A>>;
+/** The parameters of an address: `path` and `query`. */
+export type Params<A extends Address> = Omit<Operation<A>["parameters"], "header" | "cookie">;
+
+/** An address of the API with its parameters, as it is asked and kept. */
+export function asking<A extends Address>(address: A, params?: Params<A>) {
+  return queryOptions({
+    queryKey: [address, params ?? {}] as const,
+    queryFn: ({ signal }) => get(address, params, signal),
+  });
 }
+
+function get<A extends Address>(
+  address: A,
+  params: Params<A> | undefined,
+  signal: AbortSignal,
+): Promise<Answer<A>> {
+  // What the address and its parameters are is checked where this is called; inside, they are any of all addresses.
+  const ask = api.GET as unknown as (path: A, init: object) => Promise<{ data?: Answer<A> }>;
+  return bodyOf(ask(address, { params, signal }));
+}
+
+type Options<A extends Address> = {
+  enabled?: boolean;
+  refetchInterval?: (answer: Answer<A> | undefined) => number | false;
+};
+
+/** One answer of the API, asked again when a change may have made it another. */
+export function useGet<A extends Address>(address: A, params?: Params<A>, options: Options<A> = {}) {
+  const { refetchInterval } = options;
+  return useQuery({
+    ...asking(address, params),
+    enabled: options.enabled ?? true,
+    refetchInterval: refetchInterval ? (query) => refetchInterval(query.state.data as Answer<A>) : false,
+  });
+}
+
+type PageOf = { items: unknown[]; next: string | null };
+type Lists = { [A in Address]: Answer<A> extends PageOf ? A : never }[Address];
+type Item<A extends Lists> = Answer<A> extends { items: (infer I)[] } ? I : never;
+type Query<P> = P extends { query?: infer Q } ? NonNullable<Q> : never;
+type Path<P> = P extends { path: infer V } ? V : undefined;
+type Filter<A extends Lists> = Omit<Query<Params<A>>, "cursor">;
 
 /** A list page by page: `items` are those read so far, `more` reads the next page while there is one. */
-export function usePages<T>(path: string | undefined) {
-  const query = useInfiniteQuery({
-    queryKey: [path, "pages"],
-    enabled: path !== undefined,
-    initialPageParam: "",
-    queryFn: ({ pageParam, signal }) =>
-      call<PageOf<T>>("GET", pageParam ? withParam(path!, "cursor", pageParam) : path!, undefined, {
-        signal,
-      }),
-    getNextPageParam: (page) => page.next,
-  });
-  return {
-    items: query.data?.pages.flatMap((page) => page.items),
-    error: query.error,
-    more: query.hasNextPage ? () => void query.fetchNextPage() : undefined,
-    loadingMore: query.isFetchingNextPage,
-  };
-}
-
-/** One intake with its rows, page by page; asked again while it is being read. */
-export function useIntake(path: string) {
-  const query = useInfiniteQuery({
-    queryKey: [path, "rows"],
-    initialPageParam: "",
-    queryFn: ({ pageParam, signal }) =>
-      call<Intake>(
-        "GET",
-        withParam(pageParam ? withParam(path, "cursor", pageParam) : path, "limit", "200"),
-        undefined,
-        { signal },
-      ),
-    getNextPageParam: (page) => page.next,
-    refetchInterval: (running) => (running.state.data?.pages[0]?.state === "READING" ? 600 : false),
-  });
-  return {
-    intake: query.data?.pages[0],
-    rows: query.data?.pages.flatMap((page) => page.rows) ?? [],
-    error: query.error,
-    more: query.hasNextPage ? () => void query.fetchNextPage() : undefined,
-    loadingMore: query.isFetchingNextPage,
-  };
-}
-
-/** All items of a list that is short by its nature, such as the packs of one site. */
-export function useList<T>(path: string) {
-  return useQuery({
-    queryKey: [path],
-    queryFn: async ({ signal }) => {
-      const items: T[] = [];
-      let next: string | null = null;
-      do {
-        const page: PageOf<T> = await call<PageOf<T>>(
-          "GET",
-          next === null ? path : withParam(path, "cursor", next),
-          undefined,
-          { signal },
-        );
-        items.push(...page.items);
-        next = page.next;
-      } while (next !== null);
-      return items;
-    },
-  });
-}
-
-export function useOne<T>(
-  path: string | undefined,
-  refetchInterval?: (data: T | undefined) => number | false,
+export function usePages<A extends Lists>(
+  address: A,
+  query: Filter<A>,
+  options: { path?: Path<Params<A>>; keepShown?: boolean } = {},
 ) {
-  return useQuery({
-    queryKey: [path],
-    enabled: path !== undefined,
-    queryFn: ({ signal }) => call<T>("GET", path!, undefined, { signal }),
-    refetchInterval: refetchInterval ? (query) => refetchInterval(query.state.data) : false,
+  const pages = useInfiniteQuery({
+    queryKey: [address, { path: options.path, query }, "pages"],
+    initialPageParam: "",
+    queryFn: ({ pageParam, signal }) =>
+      get(
+        address,
+        { path: options.path, query: pageParam ? { ...query, cursor: pageParam } : query } as Params<A>,
+        signal,
+      ),
+    getNextPageParam: (page) => (page as PageOf).next,
+    placeholderData: options.keepShown ? (shown) => shown : undefined,
   });
+  return {
+    items: pages.data?.pages.flatMap((page) => (page as PageOf).items as Item<A>[]),
+    error: pages.error,
+    again: () => void pages.refetch(),
+    more: pages.hasNextPage ? () => void pages.fetchNextPage() : undefined,
+    loadingMore: pages.isFetchingNextPage,
+  };
 }
 
 /** What is said of a change: a sentence, and for what can be taken back the entry of the history. */
 export type Said = string | { text: string; undo: string };
 
-/** A change on the server. What any of the lists shows may follow from it, so all are asked again. */
-export function useChange<V, R = unknown>(
-  change: (value: V) => Promise<R>,
-  said?: (result: R, value: V) => Said,
-  failed?: (error: Error) => boolean,
-) {
+type Change<V, R> = {
+  of: Changed;
+  change: (value: V) => Promise<R>;
+  said?: (result: R, value: V) => Said;
+  /** Whether a failure was dealt with; otherwise its sentence is told. */
+  failed?: (error: Error) => boolean;
+};
+
+/** A change on the server; afterwards what may have become another is asked again. */
+export function useChange<V = void, R = unknown>({ of, change, said, failed }: Change<V, R>) {
   const client = useQueryClient();
   const tell = useTell();
   return useMutation({
@@ -113,7 +117,7 @@ export function useChange<V, R = unknown>(
         const told = said(result, value);
         tell(typeof told === "string" ? { text: told } : told);
       }
-      await client.invalidateQueries();
+      await askAgain(client, of);
     },
     onError: (error: Error) => {
       if (!failed?.(error)) {
@@ -121,4 +125,9 @@ export function useChange<V, R = unknown>(
       }
     },
   });
+}
+
+/** Asks again for what may be another after a change. */
+export function askAgain(client: QueryClient, changed: Changed): Promise<void> {
+  return client.invalidateQueries({ predicate: ({ queryKey }) => mayDiffer(changed, String(queryKey[0])) });
 }

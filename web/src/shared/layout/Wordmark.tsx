@@ -1,7 +1,7 @@
-/** The product's name in its own uncial hand, as the demonstration's pen drew it. */
-export function Wordmark({ height }: { height: number }) {
+/** The product's name in its own uncial hand, as the demonstration's pen drew it; its height is set by where it stands. */
+export function Wordmark() {
   return (
-    <svg role="img" aria-label="Unciala" height={height} viewBox="30 50 3100 770" fill="currentColor">
+    <svg role="img" aria-label="Unciala" className="wordmark" viewBox="30 50 3100 770" fill="currentColor">
       <path d={WORD} />
     </svg>
   );

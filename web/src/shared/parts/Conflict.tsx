@@ -1,8 +1,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { useOne } from "../api/queries";
-import type { HistoryEntry, PageOf } from "../api/types";
-import { usePeople } from "../../account/session";
+import { usePeople } from "../account/session";
+import { useGet } from "../api/queries";
 import type { Merged } from "./merge";
 import { moment } from "./format";
 
@@ -21,9 +20,9 @@ export function Conflict<T extends object>(props: Props<T>) {
   const { conflict, names, words = plain } = props;
   const [chosen, setChosen] = useState<Record<string, "mine" | "theirs">>({});
   const people = usePeople();
-  const latest = useOne<PageOf<HistoryEntry>>(
-    `/api/history?type=${props.subjectType}&subject=${props.subjectId}&limit=1`,
-  ).data?.items[0];
+  const latest = useGet("/api/history", {
+    query: { type: props.subjectType, subject: props.subjectId, limit: 1 },
+  }).data?.items[0];
   const open = conflict.collisions.filter((collision) => !chosen[collision.field]).length;
   const merged = () => {
     const value = { ...conflict.value } as Record<string, unknown>;

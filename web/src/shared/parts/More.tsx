@@ -16,7 +16,7 @@ export function More({ more, loading }: { more?: () => void; loading: boolean })
     return () => observer.disconnect();
   }, [more, loading]);
   return more ? (
-    <div ref={end} style={{ padding: "14px 0" }}>
+    <div ref={end} className="more">
       <Button onClick={more} disabled={loading}>
         {loading ? "Reading more …" : "More"}
       </Button>

@@ -1,5 +1,16 @@
 import { describe, expect, it } from "vitest";
-import { baseName, count, isoDay, kB, localDates } from "./format";
+import {
+  baseName,
+  centsIn,
+  count,
+  formatName,
+  isoDay,
+  kB,
+  listed,
+  localDates,
+  money,
+  typedCents,
+} from "./format";
 
 describe("format", () => {
   it("counts bytes as they are sent", () => {
@@ -27,5 +38,31 @@ describe("format", () => {
   it("names the last part of a path", () => {
     expect(baseName("a/b/c.ttf")).toBe("c.ttf");
     expect(baseName("c.ttf")).toBe("c.ttf");
+  });
+
+  it("writes money, and does not fail on what is no currency", () => {
+    expect(money(0, "EUR")).toBe("");
+    expect(money(12345, "EUR")).toContain("123.45");
+    expect(money(12345, "€")).toBe("123.45 €");
+  });
+
+  it("reads amounts with a point or a comma, and refuses what is none", () => {
+    expect(centsIn("120")).toBe(12000);
+    expect(centsIn("0.5")).toBe(50);
+    expect(centsIn("007")).toBe(700);
+    expect(centsIn("1 200,05")).toBe(120005);
+    expect(centsIn("")).toBe(0);
+    for (const typed of ["abc", "-5", "1.234", "1e5", "12."]) {
+      expect(centsIn(typed), typed).toBeNull();
+    }
+    expect(typedCents(12050)).toBe("120.50");
+    expect(typedCents(12000)).toBe("120");
+    expect(typedCents(0)).toBe("");
+  });
+
+  it("names formats and lists names", () => {
+    expect(formatName("woff2")).toBe("WOFF2");
+    expect(formatName("odd")).toBe("odd");
+    expect(listed(["Regular", "Bold", "Italic"])).toBe("Regular, Bold, and Italic");
   });
 });

@@ -1,18 +1,39 @@
+/** The language of the interface, in the reader's own variety where that is an English one. */
+export const locale = navigator.languages?.find((language) => /^en\b/i.test(language)) ?? "en-GB";
+
+const plain = new Intl.NumberFormat(locale);
+const oneDigit = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const days = new Intl.DateTimeFormat(locale, { dateStyle: "medium" });
+const moments = new Intl.DateTimeFormat(locale, { dateStyle: "medium", timeStyle: "short" });
+const longDays = new Intl.DateTimeFormat(locale, { weekday: "long", day: "numeric", month: "long" });
+const plurals = new Intl.PluralRules("en");
+const lists = new Intl.ListFormat("en", { type: "conjunction" });
+
+export function number(n: number): string {
+  return plain.format(n);
+}
+
+/** A number with one digit after the point, such as seconds. */
+export function tenths(n: number): string {
+  return oneDigit.format(n);
+}
+
 /** Bytes as kB, the way they are counted when sent. */
 export function kB(bytes: number): string {
   if (bytes < 100) {
     return `${bytes} B`;
   }
   const value = bytes / 1000;
-  return `${value < 10 ? value.toFixed(1) : Math.round(value).toLocaleString()} kB`;
+  return `${value < 10 ? tenths(value) : number(Math.round(value))} kB`;
 }
 
+/** A day as the API writes it, or a moment, as the reader writes days; nothing for none. */
 export function day(iso: string | null | undefined): string {
-  return iso
-    ? new Date(iso.length === 10 ? `${iso}T12:00` : iso).toLocaleDateString(undefined, {
-        dateStyle: "medium",
-      })
-    : "";
+  return iso ? days.format(new Date(iso.length === 10 ? `${iso}T12:00` : iso)) : "";
+}
+
+export function longDay(date: Date): string {
+  return longDays.format(date);
 }
 
 /** A sentence of the server with its dates as the reader writes them. */
@@ -21,11 +42,43 @@ export function localDates(sentence: string): string {
 }
 
 export function moment(iso: string): string {
-  return new Date(iso).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+  return moments.format(new Date(iso));
 }
 
 export function count(n: number, one: string, many = `${one}s`): string {
-  return `${n.toLocaleString()} ${n === 1 ? one : many}`;
+  return `${number(n)} ${plurals.select(n) === "one" ? one : many}`;
+}
+
+/** Names in a row: “a, b and c”. */
+export function listed(names: string[]): string {
+  return lists.format(names);
+}
+
+/** An amount in hundredths of its currency; a currency that nobody knows stands as it was written. */
+export function money(cents: number | null | undefined, currency: string): string {
+  if (!cents) {
+    return "";
+  }
+  try {
+    return new Intl.NumberFormat(locale, { style: "currency", currency }).format(cents / 100);
+  } catch {
+    return `${(cents / 100).toFixed(2)} ${currency}`;
+  }
+}
+
+/** Hundredths of a currency out of what was typed, with a point or a comma; null when it is no amount. */
+export function centsIn(typed: string): number | null {
+  const text = typed.replace(/[\s'’]/g, "");
+  if (text === "") {
+    return 0;
+  }
+  const parts = /^(\d{1,9})(?:[.,](\d{1,2}))?$/.exec(text);
+  return parts ? Number(parts[1]) * 100 + Number((parts[2] ?? "").padEnd(2, "0")) : null;
+}
+
+/** Hundredths of a currency as they are typed into a field. */
+export function typedCents(cents: number | null | undefined): string {
+  return cents ? (cents % 100 === 0 ? String(cents / 100) : (cents / 100).toFixed(2)) : "";
 }
 
 /** The last part of a path within an archive. */
@@ -33,7 +86,7 @@ export function baseName(path: string): string {
   return path.slice(path.lastIndexOf("/") + 1);
 }
 
-export const formatLabels: Record<string, string> = {
+const formatNames: Record<string, string> = {
   ttf: "TTF",
   otf: "OTF",
   woff: "WOFF",
@@ -42,6 +95,11 @@ export const formatLabels: Record<string, string> = {
   eot: "EOT",
   svg: "SVG",
 };
+
+/** What a format is called; one that has no name here stands under its own. */
+export function formatName(format: string): string {
+  return formatNames[format] ?? format;
+}
 
 /** A day as forms and the API write it, by the reader's own clock; `later` is a number of days. */
 export function isoDay(from: Date, later = 0): string {

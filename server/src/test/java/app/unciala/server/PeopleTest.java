@@ -124,7 +124,7 @@ class PeopleTest {
         assertThat(first.delete("/api/session/others").status()).isEqualTo(204);
         assertThat(second.get("/api/families").status()).isEqualTo(401);
         Caller admin = SERVER.signIn();
-        assertThat(admin.send("PUT", "/api/people/two-places", Map.of("displayName", "Two Places", "level", "READER"))
+        assertThat(edit(admin, "two-places", "EDITOR", version(admin, "two-places"))
                         .status())
                 .isEqualTo(200);
         assertThat(first.get("/api/families").status())
@@ -135,10 +135,79 @@ class PeopleTest {
     @Test
     void thereIsAlwaysAnAdministrator() {
         Caller admin = SERVER.signIn();
-        Answer refused =
-                admin.send("PUT", "/api/people/admin", Map.of("displayName", "Administrator", "level", "EDITOR"));
+        Answer refused = edit(admin, "admin", "EDITOR", version(admin, "admin"));
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.text()).contains("administrator");
+    }
+
+    @Test
+    void twoAdministratorsEditOnePersonOneAfterTheOther() {
+        SERVER.join("edited", "READER");
+        Caller admin = SERVER.signIn();
+        long seen = version(admin, "edited");
+        assertThat(admin.send("PUT", "/api/people/edited", Map.of("displayName", "Edited", "level", "EDITOR"))
+                        .status())
+                .as("without a version")
+                .isEqualTo(428);
+        Answer first = edit(admin, "edited", "EDITOR", seen);
+        assertThat(first.status()).isEqualTo(200);
+        assertThat(first.header("ETag")).isEqualTo("\"" + version(admin, "edited") + "\"");
+        Answer second = edit(admin, "edited", "ADMINISTRATOR", seen);
+        assertThat(second.status()).isEqualTo(412);
+        assertThat(person(admin, "edited").get("level").asString()).isEqualTo("EDITOR");
+    }
+
+    @Test
+    void aPersonWhoIsGoneCanNeitherJoinNorBeEditedAndIsTakenBackByAdding() {
+        Caller admin = SERVER.signIn();
+        SERVER.join("came-back", "EDITOR");
+        String token = admin.send("POST", "/api/people/came-back/invitation", Map.of())
+                .json()
+                .get("token")
+                .asString();
+        assertThat(admin.delete("/api/people/came-back").status()).isEqualTo(204);
+        assertThat(person(admin, "came-back").get("removed").asBoolean()).isTrue();
+        assertThat(SERVER.stranger().get("/api/invitations/" + token).status())
+                .as("the link ended with the person")
+                .isEqualTo(409);
+        assertThat(edit(admin, "came-back", "EDITOR", version(admin, "came-back"))
+                        .status())
+                .isEqualTo(404);
+        assertThat(admin.delete("/api/people/came-back").status()).isEqualTo(404);
+        assertThat(admin.send("POST", "/api/people/came-back/invitation", Map.of())
+                        .status())
+                .isEqualTo(404);
+        Answer again = admin.send(
+                "POST", "/api/people", Map.of("name", "came-back", "displayName", "Back Again", "level", "READER"));
+        assertThat(again.status()).isEqualTo(201);
+        JsonNode back = person(admin, "came-back");
+        assertThat(back.get("removed").asBoolean()).isFalse();
+        assertThat(back.get("joined").asBoolean())
+                .as("a password has to be chosen anew")
+                .isFalse();
+        assertThat(SERVER.stranger().signIn("came-back", RunningServer.PASSWORD))
+                .isEqualTo(401);
+    }
+
+    private static Answer edit(Caller caller, String name, String level, long version) {
+        return caller.send(
+                "PUT",
+                "/api/people/" + name,
+                Map.of("displayName", "Edited", "level", level),
+                Map.of("If-Match", "\"" + version + "\""));
+    }
+
+    private static long version(Caller caller, String name) {
+        return person(caller, name).get("version").asLong();
+    }
+
+    private static JsonNode person(Caller caller, String name) {
+        for (JsonNode person : caller.get("/api/people").json()) {
+            if (person.get("name").asString().equals(name)) {
+                return person;
+            }
+        }
+        throw new AssertionError("no person " + name);
     }
 
     /** Comes last: it uses up the tries of this address as well. */

@@ -19,7 +19,20 @@ public record Decision(Verdict verdict, Optional<String> licenseId, List<Reason>
         WEB_USE,
         DOMAIN,
         FORMAT,
-        CONVERTING
+        CONVERTING;
+
+        /** What a vendor is asked when a license does not say it on this point; {@code host} is where it is used. */
+        public String question(Optional<String> host) {
+            return switch (this) {
+                case COVERAGE -> "these faces";
+                case BEGINS -> "the day on which it begins";
+                case ENDS -> "the day on which it ends";
+                case WEB_USE -> "use on web pages";
+                case DOMAIN -> host.map(name -> "use on " + name).orElse("the domains on which it is used");
+                case FORMAT -> "the formats in which files may be served";
+                case CONVERTING -> "converting to other formats";
+            };
+        }
     }
 
     public Decision {

@@ -6,6 +6,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -14,6 +15,9 @@ import org.jspecify.annotations.Nullable;
 class Account {
     @Id
     private String name = "";
+
+    @Version
+    private long version;
 
     private String displayName = "";
     private String passwordHash = "";
@@ -50,6 +54,10 @@ class Account {
         removedAt = null;
     }
 
+    long version() {
+        return version;
+    }
+
     String name() {
         return name;
     }
@@ -71,6 +79,6 @@ class Account {
     }
 
     Person toRecord() {
-        return new Person(name, displayName, level, isRemoved(), !passwordHash.isEmpty());
+        return new Person(name, version, displayName, level, isRemoved(), !passwordHash.isEmpty());
     }
 }

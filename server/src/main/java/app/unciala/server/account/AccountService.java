@@ -60,7 +60,7 @@ public class AccountService implements UserDetailsService {
     }
 
     /** A person; {@code joined} once a password is set, {@code removed} when only the name is kept. */
-    public record Person(String name, String displayName, Level level, boolean removed, boolean joined) {}
+    public record Person(String name, long version, String displayName, Level level, boolean removed, boolean joined) {}
 
     /** A person with the token of a new invitation, which is told only here. */
     public record Invited(Person person, String token, Instant expiresAt) {}
@@ -141,9 +141,12 @@ public class AccountService implements UserDetailsService {
     }
 
     @Transactional
-    public Person edit(String name, String displayName, Level level) {
+    public Person edit(String name, long expectedVersion, String displayName, Level level) {
         changes.begin();
         Account account = present(name);
+        if (account.version() != expectedVersion) {
+            throw Fault.stale();
+        }
         if (account.level() == Level.ADMINISTRATOR && level != Level.ADMINISTRATOR) {
             mustNotBeLastAdministrator();
         }
@@ -152,7 +155,7 @@ public class AccountService implements UserDetailsService {
         history.record(
                 Deed.of("person", name, displayName, "Changed " + displayName).changing(before, described(account)));
         sessions.endAll(name);
-        return account.toRecord();
+        return accounts.saveAndFlush(account).toRecord();
     }
 
     /** Ends a person's sessions and links; the name stays for the history. */

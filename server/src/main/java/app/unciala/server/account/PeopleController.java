@@ -2,6 +2,7 @@ package app.unciala.server.account;
 
 import app.unciala.server.account.AccountService.Invited;
 import app.unciala.server.account.AccountService.Person;
+import app.unciala.server.http.Versions;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -9,13 +10,17 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -72,8 +77,13 @@ class PeopleController {
     }
 
     @PutMapping("/api/people/{name}")
-    Person edit(@PathVariable String name, @Valid @RequestBody EditedPerson person) {
-        return accounts.edit(name, person.displayName().strip(), person.level());
+    ResponseEntity<Person> edit(
+            @PathVariable String name,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            @Valid @RequestBody EditedPerson person) {
+        Person edited = accounts.edit(
+                name, Versions.expected(ifMatch), person.displayName().strip(), person.level());
+        return Versions.tagged(edited.version(), edited);
     }
 
     @DeleteMapping("/api/people/{name}")

@@ -6,6 +6,7 @@ import app.unciala.core.flag.Flag.Severity;
 import app.unciala.core.flag.FlagGroup;
 import app.unciala.core.flag.FlagKind;
 import app.unciala.core.flag.NextAction;
+import app.unciala.core.license.Decision.Point;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -198,9 +199,13 @@ class FlagEntity {
         return licenseId == null ? "" : licenseId;
     }
 
-    /** The slot, or the point of the license that is not stated. */
-    String slotOrPoint() {
-        return slot != null ? slot : point == null ? "" : point;
+    String slot() {
+        return slot == null ? "" : slot;
+    }
+
+    /** The point that a license does not state. */
+    Optional<Point> point() {
+        return Optional.ofNullable(point).map(Point::valueOf);
     }
 
     String domain() {

@@ -4,6 +4,7 @@ import app.unciala.core.flag.Flag.Severity;
 import app.unciala.core.flag.FlagGroup;
 import app.unciala.core.flag.FlagKind;
 import app.unciala.core.flag.NextAction;
+import app.unciala.core.license.Decision.Point;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Parts;
 import app.unciala.server.listing.Cursor;
@@ -19,6 +20,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.Sort;
@@ -62,6 +64,11 @@ public class FlagService {
             String licenseId,
             String licenseName,
             String slot,
+
+            /** The point that a license does not state, and what the vendor is asked about it. */
+            String point,
+
+            String question,
             String domain,
             List<String> fileIds,
             Instant since,
@@ -262,7 +269,9 @@ public class FlagService {
                         families.getOrDefault(row.familyId(), ""),
                         row.licenseId(),
                         licenses.getOrDefault(row.licenseId(), ""),
-                        row.slotOrPoint(),
+                        row.slot(),
+                        row.point().map(Point::name).orElse(""),
+                        row.point().map(point -> point.question(host(row))).orElse(""),
                         row.domain(),
                         row.fileIds(),
                         row.since(),
@@ -272,6 +281,10 @@ public class FlagService {
                         row.acceptedBy(),
                         row.assignee()))
                 .toList();
+    }
+
+    private static Optional<String> host(FlagEntity row) {
+        return Optional.of(row.domain()).filter(domain -> !domain.isEmpty());
     }
 
     private Map<String, String> names(String table, Collection<String> ids) {

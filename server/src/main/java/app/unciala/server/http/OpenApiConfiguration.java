@@ -1,13 +1,20 @@
 package app.unciala.server.http;
 
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The OpenAPI document: every property of a record is always there, so clients need not ask. */
+/**
+ * The OpenAPI document: every property of a record is always there, so clients need not ask; only a PATCH leaves out what
+ * stays as it is.
+ */
 @Configuration
 class OpenApiConfiguration {
     @Bean
@@ -20,6 +27,18 @@ class OpenApiConfiguration {
                     .filter(schema -> schema.getProperties() != null)
                     .forEach(schema -> schema.setRequired(
                             new ArrayList<>(schema.getProperties().keySet())));
+            patched(document).forEach(name -> schemas.get(name).setRequired(null));
         };
+    }
+
+    /** The names of the schemas that are sent to change only a part of something. */
+    private static List<String> patched(OpenAPI document) {
+        return document.getPaths().values().stream()
+                .map(PathItem::getPatch)
+                .filter(Objects::nonNull)
+                .flatMap(patch -> patch.getRequestBody().getContent().values().stream())
+                .map(content -> content.getSchema().get$ref())
+                .map(reference -> reference.substring(reference.lastIndexOf('/') + 1))
+                .toList();
     }
 }

@@ -1,0 +1,73 @@
+import type { Flag, FlagCount, FlagStory } from "../shared/api/types";
+import { openOf } from "../shared/flag/flags";
+import { groupNames } from "../shared/flag/words";
+import { count, day, moment, number } from "../shared/parts/format";
+
+/** What the Flags place says. */
+export const words = {
+  title: "Flags",
+  none: "Nothing is unlicensed, missing or duplicate.",
+  noneFits: "No flag fits.",
+  which: "Which flags",
+  handedTo: "handed to",
+  gatheredBy: "gathered by",
+  narrowed: "on one record only: show all",
+  all: "All flags",
+  standing: "Standing",
+  comments: "Comments",
+  sayIt: "Say something about it",
+  comment: "Comment",
+  openAgain: "Open it again",
+  opened: "It is open again.",
+  toNobody: "Handed to nobody.",
+};
+
+/** The words of the sentence that says which flags are shown: what is sent, and what is read. */
+export const choices = {
+  state: [
+    ["open", "open"],
+    ["accepted", "accepted"],
+    ["current", "open and accepted"],
+    ["gone", "gone"],
+  ],
+  group: [
+    ["", "flags of every group"],
+    ...(Object.keys(groupNames) as Flag["group"][]).map((group) => [group, groupNames[group].toLowerCase()]),
+  ],
+  severity: [
+    ["", "grave or not"],
+    ["STOP", "that stop something"],
+    ["ASK", "that need an answer"],
+    ["WARN", "that can wait"],
+  ],
+  by: ["cause", "site", "family", "license", "person"].map((by) => [by, by]),
+  order: [
+    ["", "gravest first"],
+    ["oldest", "oldest first inside"],
+  ],
+} as unknown as Record<"state" | "group" | "severity" | "by" | "order", [string, string][]>;
+
+export function summary(counts: FlagCount[]): string {
+  const open = openOf(counts);
+  if (open === 0) {
+    return words.none;
+  }
+  const causes = counts.reduce((sum, one) => sum + one.causes, 0);
+  const stops = number(openOf(counts, { severity: "STOP" }));
+  return `${count(open, "flag")} from ${count(causes, "cause")}; ${stops} stop something from going out.`;
+}
+
+export function onlyFirst(most: number, flags: number): string {
+  return `The first ${most} are shown, with ${number(flags)} flags. Narrow the sentence above to see others.`;
+}
+
+/** How long a flag stands or stood. */
+export function standing(flag: Flag): string {
+  return flag.gone
+    ? `It stood from ${moment(flag.since)} until ${moment(flag.gone)}.`
+    : `It stands since ${moment(flag.since)}.`;
+}
+
+export function earlier(period: FlagStory["periods"][number]): string {
+  return `Before that from ${day(period.since)} to ${day(period.gone)}.`;
+}

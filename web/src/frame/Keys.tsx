@@ -1,0 +1,47 @@
+import { lazy, Suspense, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { useNavigate } from "react-router";
+import { singleKeys, useKept } from "../shared/parts/stored";
+import { places, words } from "./words";
+
+const KeysAndSigns = lazy(async () => ({ default: (await import("./KeysAndSigns")).KeysAndSigns }));
+
+/** Inside of these, letters are typed or choose something. */
+const ownKeys = "[role=dialog], [role=menu], [role=listbox], [role=combobox]";
+
+/** The single keys and the legend of the signs; `g` and a letter goes to a place, `/` searches, `?` lists them. */
+export function Keys() {
+  const navigate = useNavigate();
+  const [open, setOpen] = useState(false);
+  const [kept] = useKept(singleKeys, "on");
+  const enabled = kept === "on";
+  const options = {
+    enabled,
+    useKey: true,
+    ignoreEventWhen: (event: KeyboardEvent) => (event.target as HTMLElement).closest?.(ownKeys) !== null,
+  };
+  useHotkeys(
+    places.map(({ key }) => `g>${key}`),
+    (_, { keys }) => {
+      const place = places.find(({ key }) => key === keys?.at(-1));
+      if (place) {
+        void navigate(place.to);
+      }
+    },
+    { ...options, sequenceTimeoutMs: 1500 },
+  );
+  useHotkeys("?", () => setOpen(true), options);
+  useHotkeys("/", () => document.getElementById("search")?.focus(), { ...options, preventDefault: true });
+  return (
+    <>
+      <button type="button" className="rail-place rail-button" onClick={() => setOpen(true)}>
+        {words.keysAndSigns}
+      </button>
+      {open && (
+        <Suspense>
+          <KeysAndSigns keys={enabled} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}

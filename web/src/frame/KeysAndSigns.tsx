@@ -1,0 +1,59 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import { Sign } from "../shared/flag/Sign";
+import { groupNames } from "../shared/flag/words";
+import { legend, otherKeys, otherMarks, places, words } from "./words";
+
+/** What the signs mean, and what the keys do. */
+export function KeysAndSigns({ keys, onClose }: { keys: boolean; onClose: () => void }) {
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title">{words.keysAndSigns}</DialogTitle>
+      <DialogContent>
+        <h2 className="section">{words.signs}</h2>
+        <dl className="legend">
+          {legend.map(({ group, says }) => (
+            <div key={group}>
+              <dt className="rubric">
+                <Sign group={group} /> {groupNames[group]}
+              </dt>
+              <dd>{says}</dd>
+            </div>
+          ))}
+          {otherMarks.map(([mark, says]) => (
+            <div key={mark}>
+              <dt>{mark}</dt>
+              <dd>{says}</dd>
+            </div>
+          ))}
+        </dl>
+        <h2 className="section">{words.keys}</h2>
+        {!keys && <p>{words.keysOff}</p>}
+        <dl className="legend">
+          {otherKeys.map(([key, does]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{does}</dd>
+            </div>
+          ))}
+          {places.map(({ key, name }) => (
+            <div key={key}>
+              <dt>
+                <kbd>g {key}</kbd>
+              </dt>
+              <dd>{name}</dd>
+            </div>
+          ))}
+        </dl>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>{words.close}</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,13 @@
+import { Link } from "react-router";
+import { Leaf, Line } from "../shared/layout/Leaf";
+import { words } from "./words";
+
+export function Nowhere() {
+  return (
+    <Leaf title={words.nowhere} margin={false}>
+      <Line>
+        <Link to="/">{words.toToday}</Link>
+      </Line>
+    </Leaf>
+  );
+}

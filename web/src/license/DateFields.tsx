@@ -1,0 +1,74 @@
+import TextField from "@mui/material/TextField";
+import { Controller, useFormContext } from "react-hook-form";
+import type { LicenseDraft } from "../shared/api/types";
+import { isoDay } from "../shared/parts/format";
+import { AmountField } from "./AmountField";
+import { aboutDays, isCurrency } from "./terms";
+import { words } from "./words";
+
+/** When a license holds and what it costs. */
+export function DateFields() {
+  const { register, control, watch, formState } = useFormContext<LicenseDraft>();
+  const { errors } = formState;
+  const days = aboutDays(watch("begins"), watch("ends"), isoDay(new Date()));
+  return (
+    <div className="form">
+      <span className="label">{words.beginsEnds}</span>
+      <div>
+        <div className="in-a-row">
+          {(["begins", "ends"] as const).map((name) => (
+            <TextField
+              key={name}
+              type="date"
+              {...register(name)}
+              slotProps={{ htmlInput: { "aria-label": words[name] } }}
+            />
+          ))}
+          <TextField
+            type="number"
+            {...register("noticeDays", { min: 0, max: 3650 })}
+            error={!!errors.noticeDays}
+            slotProps={{ htmlInput: { "aria-label": words.notice, min: 0 } }}
+            helperText={words.noticeHelp}
+            sx={{ width: 110 }}
+          />
+        </div>
+        {days && <p className="ochre">{days}</p>}
+      </div>
+      <span className="label">{words.price}</span>
+      <div className="in-a-row">
+        <Controller
+          name="price"
+          control={control}
+          rules={{ validate: (cents) => !Number.isNaN(cents) || words.priceWrong }}
+          render={({ field, fieldState }) => (
+            <AmountField
+              label={words.price}
+              cents={field.value}
+              problem={fieldState.error?.message}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <TextField
+          {...register("currency", {
+            setValueAs: (typed: string) => typed.trim().toUpperCase(),
+            validate: (typed) => isCurrency(typed) || words.currencyWrong,
+          })}
+          error={!!errors.currency}
+          helperText={errors.currency?.message}
+          slotProps={{ htmlInput: { "aria-label": words.currency, maxLength: 3 } }}
+          sx={{ width: 90 }}
+        />
+      </div>
+      <label className="label" htmlFor="proof">
+        {words.proof}
+      </label>
+      <TextField id="proof" placeholder={words.proofHint} {...register("proof")} />
+      <label className="label" htmlFor="notes">
+        {words.notes}
+      </label>
+      <TextField id="notes" multiline {...register("notes")} />
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { Controller, useFormContext } from "react-hook-form";
+import type { LicenseDraft } from "../shared/api/types";
+import { FamilyChoice, type NamedFamily } from "../shared/parts/FamilyChoice";
+import { kindWords, words } from "./words";
+
+type Names = Record<string, string>;
+
+/** What a license is and which families it covers. */
+export function SubjectFields(props: { familyNames: Names; onNamed: (names: Names) => void }) {
+  const { register, control, formState } = useFormContext<LicenseDraft>();
+  const { familyNames } = props;
+  const covering = (chosen: NamedFamily[], before: LicenseDraft["covers"]) => {
+    props.onNamed(Object.fromEntries(chosen.map((family) => [family.id, family.name])));
+    return chosen.map(
+      (family) =>
+        before.find((covered) => covered.familyId === family.id) ?? { familyId: family.id, faces: [] },
+    );
+  };
+  return (
+    <div className="form">
+      <label className="label" htmlFor="name">
+        {words.name}
+      </label>
+      <TextField
+        id="name"
+        {...register("name", { required: words.nameNeeded })}
+        error={!!formState.errors.name}
+        helperText={formState.errors.name?.message}
+      />
+      <span className="label">{words.basis}</span>
+      <Controller
+        name="kind"
+        control={control}
+        render={({ field }) => (
+          <TextField select {...field} slotProps={{ htmlInput: { "aria-label": words.basis } }}>
+            {Object.entries(kindWords).map(([kind, said]) => (
+              <MenuItem key={kind} value={kind}>
+                {said}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+      />
+      <label className="label" htmlFor="vendor">
+        {words.vendor}
+      </label>
+      <TextField id="vendor" {...register("vendor")} />
+      <span className="label">{words.covers}</span>
+      <Controller
+        name="covers"
+        control={control}
+        render={({ field }) => (
+          <FamilyChoice
+            label={words.covers}
+            chosen={field.value.map(({ familyId }) => ({ id: familyId, name: familyNames[familyId] ?? "…" }))}
+            onChange={(chosen) => field.onChange(covering(chosen, field.value))}
+          />
+        )}
+      />
+    </div>
+  );
+}

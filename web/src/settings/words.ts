@@ -1,0 +1,39 @@
+import { count, number } from "../shared/parts/format";
+
+/** What Settings says. */
+export const words = {
+  title: "Settings",
+  people: "People",
+  paper: "Paper",
+  light: "Light",
+  dark: "Dark",
+  asSystem: "As the system",
+  singleKeys: "Single keys",
+  on: "On",
+  off: "Off",
+  keysHelp: "“/” searches, “?” lists keys and signs, “g” and a letter goes to a place.",
+  session: "Session",
+  signOut: "Sign out",
+  signOutElsewhere: "Sign out everywhere else",
+  othersEnded: "Signed out everywhere else.",
+  password: "Password",
+  current: "Current",
+  next: "New",
+  length: "10 characters or more",
+  change: "Change the password",
+  passwordChanged: "Changed. Other sessions are signed out.",
+  backups: "Backups",
+  backupsAre: "the database and all files in one archive, checked after writing",
+  noBackup: "None made yet.",
+  makeBackup: "Make a backup",
+  makingBackup: "Making a backup …",
+  backupBegun: "The backup is being made; work can go on.",
+  readAgain: "Read all stored files again",
+  readingAgain: "All stored files are read again; a damaged one becomes a flag.",
+};
+
+export function read(check: { running: boolean; done: number; total: number }): string {
+  return check.running
+    ? `${number(check.done)} of ${count(check.total, "file")} read`
+    : `${count(check.total, "file")} read`;
+}

@@ -1,0 +1,41 @@
+/** What a change is a change of. */
+export type Changed =
+  | "family"
+  | "license"
+  | "site"
+  | "client"
+  | "flag"
+  | "intake"
+  | "accepted intake"
+  | "person"
+  | "session"
+  | "pack"
+  | "backup"
+  | "fixity"
+  | "anything";
+
+const inventory = ["/api/families", "/api/licenses", "/api/sites", "/api/flags", "/api/packs"];
+
+const follows: Record<Exclude<Changed, "anything">, string[]> = {
+  family: [...inventory, "/api/history", "/api/intakes"],
+  license: [...inventory, "/api/history"],
+  site: [...inventory, "/api/clients", "/api/history"],
+  client: ["/api/clients", "/api/sites", "/api/history"],
+  flag: ["/api/flags", "/api/history"],
+  intake: ["/api/intakes", "/api/history"],
+  "accepted intake": [...inventory, "/api/intakes", "/api/history"],
+  person: ["/api/people", "/api/session", "/api/history"],
+  session: ["/api/session"],
+  pack: ["/api/sites/{id}/packs", "/api/packs", "/api/history"],
+  backup: ["/api/backups"],
+  fixity: ["/api/storage", "/api/flags"],
+};
+
+/** Whether an answer that was read from an address may differ after a change; searches always may. */
+export function mayDiffer(changed: Changed, address: string): boolean {
+  return (
+    changed === "anything" ||
+    address === "/api/search" ||
+    follows[changed].some((start) => address === start || address.startsWith(`${start}/`))
+  );
+}

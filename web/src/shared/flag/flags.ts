@@ -1,0 +1,163 @@
+import { useQueries } from "@tanstack/react-query";
+import { asking, useGet, type Params } from "../api/queries";
+import type { Flag, FlagCount } from "../api/types";
+
+/** How many flags of the records of one page are asked for at most. */
+const MOST = 500;
+
+type Subject = "site" | "family" | "license";
+
+/** The flags that stand on one site, family or license. */
+export function useFlagsOf(what: Subject, id: string): Flag[] {
+  return useGet("/api/flags", { query: { [what]: [id], limit: MOST } }).data?.items ?? [];
+}
+
+/** The flags of the records of a list by the ids of the records; asked for in parts of the size of a page. */
+export function useFlagIndex(what: Subject, ids: string[], pageSize: number): ReadonlyMap<string, Flag[]> {
+  const parts = Array.from({ length: Math.ceil(ids.length / pageSize) }, (_, i) =>
+    ids.slice(i * pageSize, (i + 1) * pageSize),
+  );
+  return useQueries({
+    queries: parts.map((part) => asking("/api/flags", { query: { [what]: part, limit: MOST } })),
+    combine: what === "site" ? bySite : what === "family" ? byFamily : byLicense,
+  });
+}
+
+type Answers = { data?: { items: Flag[] } }[];
+
+// Functions that stay the same, so that the index is made anew only for new answers.
+const bySite = (answers: Answers) => indexed(answers, (flag) => flag.siteId);
+const byFamily = (answers: Answers) => indexed(answers, (flag) => flag.familyId);
+const byLicense = (answers: Answers) => indexed(answers, (flag) => flag.licenseId);
+
+function indexed(answers: Answers, keyOf: (flag: Flag) => string): ReadonlyMap<string, Flag[]> {
+  const index = new Map<string, Flag[]>();
+  for (const flag of answers.flatMap((answer) => answer.data?.items ?? [])) {
+    const key = keyOf(flag);
+    const known = index.get(key);
+    if (known) {
+      known.push(flag);
+    } else {
+      index.set(key, [flag]);
+    }
+  }
+  return index;
+}
+
+export function useCounts(): FlagCount[] | undefined {
+  return useGet("/api/flags/counts").data;
+}
+
+/** The sum of open flags, of one group or severity where given. */
+export function openOf(
+  counts: FlagCount[],
+  where: Partial<Pick<FlagCount, "group" | "severity">> = {},
+): number {
+  return counts
+    .filter((count) => !where.group || count.group === where.group)
+    .filter((count) => !where.severity || count.severity === where.severity)
+    .reduce((sum, count) => sum + count.open, 0);
+}
+
+/** What the Flags place looks for; its own address and the API's are made from it. */
+export type FlagFilter = {
+  by: string;
+  state: string;
+  group: string;
+  severity: string;
+  person: string;
+  site: string;
+  family: string;
+  license: string;
+  order: string;
+};
+
+const defaults: FlagFilter = {
+  by: "cause",
+  state: "open",
+  group: "",
+  severity: "",
+  person: "",
+  site: "",
+  family: "",
+  license: "",
+  order: "",
+};
+
+export function filterOf(params: URLSearchParams): FlagFilter {
+  const filter = { ...defaults };
+  for (const name of Object.keys(defaults) as (keyof FlagFilter)[]) {
+    filter[name] = params.get(name) ?? defaults[name];
+  }
+  return filter;
+}
+
+/** The parameters of the Flags place for a filter; what is usual is left out. */
+export function paramsOf(filter: FlagFilter): Record<string, string> {
+  return Object.fromEntries(
+    (Object.keys(defaults) as (keyof FlagFilter)[])
+      .filter((name) => filter[name] && filter[name] !== defaults[name])
+      .map((name) => [name, filter[name]]),
+  );
+}
+
+type Query = Omit<NonNullable<Params<"/api/flags">["query"]>, "cursor">;
+
+/** What the API is asked for: the gathered entries of a filter. */
+export function gatheredQuery(
+  filter: FlagFilter,
+  limit = 100,
+): NonNullable<Params<"/api/flags/gathered">["query"]> {
+  const { order: _, ...asked } = queryOf(filter);
+  return { ...asked, by: filter.by, limit };
+}
+
+/** What the API is asked for: the flags inside of one gathered entry. */
+export function insideQuery(filter: FlagFilter, entry: { by: string; key: string }): Query {
+  const by = entry.by.toLowerCase();
+  const inside = by === "cause" ? filter : { ...filter, [by]: entry.key };
+  return { ...queryOf(inside), ...(by === "cause" ? { cause: entry.key } : {}), limit: 50 };
+}
+
+function queryOf(filter: FlagFilter): Query {
+  const list = (value: string) => (value ? [value] : undefined);
+  return defined({
+    state: filter.state,
+    group: filter.group,
+    severity: filter.severity,
+    person: filter.person,
+    site: list(filter.site),
+    family: list(filter.family),
+    license: list(filter.license),
+    order: filter.order,
+  }) as Query;
+}
+
+function defined(query: object): object {
+  return Object.fromEntries(Object.entries(query).filter(([, value]) => value !== undefined && value !== ""));
+}
+
+/** Where a flag's next action is done, and what that is called. */
+export function wayOf(flag: Flag): [string, string] {
+  const license = `/licenses/${flag.licenseId}`;
+  switch (flag.action) {
+    case "RECORD_LICENSE":
+      return ["Record a license", `/licenses/new?family=${flag.familyId}`];
+    case "RENEW_LICENSE":
+      return ["Renew it", `${license}#dates`];
+    case "PERMIT_DOMAIN":
+      return ["Add the domain", `${license}?domain=${flag.domain}#domains`];
+    case "ATTACH_AGREEMENT":
+      return ["Attach the agreement", `${license}#agreement`];
+    case "ASK_VENDOR":
+      return flag.licenseId
+        ? ["Ask the vendor", `${license}#ask`]
+        : ["See the file", `/families/${flag.familyId}#files`];
+    case "ADD_FILES":
+      return ["Add the files", `/intake?for=${flag.familyId}`];
+    case "REMOVE_FILE":
+      return ["Choose which to keep", `/families/${flag.familyId}#files`];
+    default:
+      return ["See the license", license];
+  }
+}

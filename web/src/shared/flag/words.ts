@@ -1,0 +1,57 @@
+import type { Flag } from "../api/types";
+import { count, day } from "../parts/format";
+
+export const groupNames: Record<Flag["group"], string> = {
+  UNLICENSED: "Unlicensed",
+  MISSING: "Missing",
+  DUPLICATE: "Duplicate",
+};
+
+/** Kinds of the license group that stand under their own words: only what may not be used is called unlicensed. */
+const ownWords: Partial<Record<Flag["kind"], string>> = {
+  NOT_STATED: "Not stated",
+  LICENSE_ENDING: "Ends soon",
+  NO_PROOF: "No proof",
+  EMBEDDING_DISAGREES: "File disagrees",
+};
+
+/** The word under which a flag stands. */
+export function headingOf(flag: { kind?: Flag["kind"] | null; group: Flag["group"] }): string {
+  return (flag.kind && ownWords[flag.kind]) || groupNames[flag.group];
+}
+
+/** What notes, entries and decisions about flags say. */
+export const words = {
+  decide: "Accept, hand over, comment",
+  acceptUntil: "Accept until …",
+  handTo: "Hand to",
+  nobody: "Nobody",
+  until: "Until",
+  why: "Why",
+  whyNeeded: "Say why, for those who look at it later.",
+  stands: "It stands aside until that day, and comes back the day after unless its cause is gone.",
+  leaveOpen: "Leave it open",
+  accept: "Accept",
+  making: "Making WOFF2 …",
+  makeWoff2: "Make WOFF2",
+  oneLicense: "Record one license",
+  makingAll: "Making …",
+  fold: "Fold",
+};
+
+export function accepted(until: string, reason: string): string {
+  return `Accepted until ${day(until)}: ${reason}`;
+}
+
+export function handed(flags: number, name: string | undefined): string {
+  return `Handed ${count(flags, "flag")} to ${name ?? "nobody"}.`;
+}
+
+/** How far the flags of one cause reach. */
+export function spread(entry: { families: number; sites: number; count: number }): string {
+  const parts = [
+    entry.families > 1 && count(entry.families, "family", "families"),
+    entry.sites > 1 && count(entry.sites, "site"),
+  ].filter(Boolean);
+  return parts.length > 0 ? parts.join(", ") : count(entry.count, "flag");
+}

@@ -1,0 +1,66 @@
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
+import { useWalk } from "./useWalk";
+
+type Props<T> = {
+  items: T[];
+  keyOf: (item: T) => string;
+  /** About how high a row is, in CSS pixels, until it is measured. */
+  height: number;
+  row: (item: T, index: number) => ReactNode;
+  more?: () => void;
+  loadingMore?: boolean;
+  label: string;
+};
+
+/** A long list of which only what is near the view is drawn; the next page is read when its end comes near. */
+export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }: Props<T>) {
+  const walk = useWalk<HTMLDivElement>();
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => {
+    const place = () => setTop((walk.current?.getBoundingClientRect().top ?? 0) + window.scrollY);
+    place();
+    window.addEventListener("resize", place);
+    return () => window.removeEventListener("resize", place);
+  }, [walk]);
+  const virtual = useWindowVirtualizer({
+    count: items.length,
+    estimateSize: () => height,
+    overscan: 8,
+    scrollMargin: top,
+    getItemKey: (index) => keyOf(items[index]!),
+  });
+  const drawn = virtual.getVirtualItems();
+  const last = drawn.at(-1)?.index ?? -1;
+  const nearEnd = last >= items.length - 6;
+  useEffect(() => {
+    if (nearEnd && more && !loadingMore) {
+      more();
+    }
+  }, [nearEnd, more, loadingMore]);
+  return (
+    <div
+      ref={walk}
+      role="list"
+      aria-label={label}
+      className="rows"
+      style={{ height: virtual.getTotalSize() }}
+    >
+      {drawn.map(({ index, key, start }) => (
+        <div
+          key={key}
+          ref={virtual.measureElement}
+          data-index={index}
+          data-row
+          role="listitem"
+          aria-setsize={more ? -1 : items.length}
+          aria-posinset={index + 1}
+          className="rows-row"
+          style={{ transform: `translateY(${start - top}px)` }}
+        >
+          {row(items[index]!, index)}
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,90 @@
+import type { Pack, Role } from "../shared/api/types";
+import { count, kB, moment, tenths } from "../shared/parts/format";
+
+/** What the Sites place says. */
+export const words = {
+  title: "Sites",
+  all: "All sites",
+  add: "Add a site",
+  addIt: "Add the site",
+  filter: "Name, client or domain",
+  none: "No site yet. Add a client’s site with its domains, then choose the faces its text asks for.",
+  noDomain: "no domain yet",
+  noDomainYet: "No domain yet, so nothing can be allowed.",
+  belongs: "A site belongs to a client and has every domain on which it is seen.",
+  save: "Save",
+  saved: "Saved.",
+  nameAndDomains: "Name and domains",
+  client: "Client",
+  clientNeeded: "A site belongs to a client.",
+  name: "Name",
+  nameNeeded: "A site needs a name.",
+  domains: "Domains",
+  domainsHint: "client.example, Enter",
+  domainsHelp: "Every host on which visitors see the site.",
+  asked: "Asked",
+  held: "Held",
+  allowed: "Allowed",
+  askedHeldAllowed: "Asked, held, allowed",
+  every: "every face against every domain",
+  asksNothing: "This site asks for nothing yet. Choose the faces of its text roles below.",
+  notHeld: "Not held",
+  packMakes: "a pack makes the WOFF2",
+  noDomainToDecide: "no domain to decide on",
+  faces: "Faces",
+  saveFaces: "Save the faces",
+  discard: "Discard the changes",
+  addRole: "Add a text role",
+  then: "then",
+  chooseFamily: "Choose a family",
+  removeRole: "Remove",
+  askOther: "Ask for another face",
+  pack: "Pack",
+  packIs: "WOFF2 files, a style sheet, a specimen page and the licenses",
+  noPack: "None made yet. Only faces that are held and allowed on every domain go in.",
+  outdated: "This pack is out of date.",
+  download: "Download the pack",
+  making: "Making …",
+  makeNew: "Make a new pack",
+  make: "Make a pack",
+  remove: "Delete the site",
+  delete: "Delete",
+};
+
+export const roleWords: Record<Role["role"], string> = {
+  PAGE_TITLE: "Page title",
+  HEADINGS: "Headings",
+  RUNNING_TEXT: "Running text",
+  NAVIGATION: "Navigation",
+  BUTTONS: "Buttons",
+  CAPTIONS: "Captions",
+  CODE: "Code",
+};
+
+export const genericWords: Record<Role["generic"], string> = {
+  SERIF: "serif",
+  SANS_SERIF: "sans-serif",
+  MONOSPACE: "monospace",
+  CURSIVE: "cursive",
+  SYSTEM_UI: "system-ui",
+};
+
+export function noneWith(text: string): string {
+  return `No site has “${text}” in its name, client or domains.`;
+}
+
+const BYTES_A_SECOND = 200_000;
+
+/** What the chosen faces weigh, and how long they take on a slow line. */
+export function weightInWords(weight: { faces: number; bytes: number; guessed: boolean }): string {
+  const bytes = `${weight.guessed ? "about " : ""}${kB(weight.bytes)}`;
+  return `${weight.faces} to send, ${bytes}; ${tenths(weight.bytes / BYTES_A_SECOND)} s at 1.6 Mbit/s`;
+}
+
+export function packInWords(pack: Pack, files: number): string {
+  return `of ${moment(pack.madeAt)}: ${kB(pack.bytes)}, ${count(files, "file")}.`;
+}
+
+export function deleting(roles: number): string {
+  return `Its ${roles === 1 ? "text role" : `${roles} text roles`} and its packs go with it. Families, licenses and the client stay.`;
+}

@@ -1,0 +1,38 @@
+import "@testing-library/jest-dom/vitest";
+import { cleanup, configure } from "@testing-library/react";
+import { afterAll, afterEach, beforeAll, vi } from "vitest";
+import { link } from "../shared/api/link";
+import { network } from "./network";
+
+configure({ asyncUtilTimeout: 5_000 });
+
+/** What jsdom has not: nothing is laid out, so nothing is ever seen, resized or scrolled. */
+class Observer {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+  takeRecords() {
+    return [];
+  }
+}
+vi.stubGlobal("ResizeObserver", Observer);
+vi.stubGlobal("IntersectionObserver", Observer);
+vi.stubGlobal("scrollTo", () => undefined);
+vi.stubGlobal("matchMedia", (media: string) => ({
+  media,
+  matches: false,
+  addEventListener: () => undefined,
+  removeEventListener: () => undefined,
+  addListener: () => undefined,
+  removeListener: () => undefined,
+}));
+
+beforeAll(() => network.listen({ onUnhandledRequest: "error" }));
+afterEach(() => {
+  cleanup();
+  network.resetHandlers();
+  link.answered();
+  link.sessionBegun();
+  localStorage.clear();
+});
+afterAll(() => network.close());
