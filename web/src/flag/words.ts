@@ -22,30 +22,35 @@ export const words = {
   toNobody: "Handed to nobody.",
 };
 
-/** The words of the sentence that says which flags are shown: what is sent, and what is read. */
-export const choices = {
+/** What is sent, and what is read for it. */
+type Choice = [value: string, said: string];
+
+const groups: Choice[] = (Object.keys(groupNames) as Flag["group"][]).map((group) => [
+  group,
+  groupNames[group].toLowerCase(),
+]);
+
+/** The words of the sentence that says which flags are shown. */
+export const choices: Record<"state" | "group" | "severity" | "by" | "order", Choice[]> = {
   state: [
     ["open", "open"],
     ["accepted", "accepted"],
     ["current", "open and accepted"],
     ["gone", "gone"],
   ],
-  group: [
-    ["", "flags of every group"],
-    ...(Object.keys(groupNames) as Flag["group"][]).map((group) => [group, groupNames[group].toLowerCase()]),
-  ],
+  group: [["", "flags of every group"], ...groups],
   severity: [
     ["", "grave or not"],
     ["STOP", "that stop something"],
     ["ASK", "that need an answer"],
     ["WARN", "that can wait"],
   ],
-  by: ["cause", "site", "family", "license", "person"].map((by) => [by, by]),
+  by: ["cause", "site", "family", "license", "person"].map((by): Choice => [by, by]),
   order: [
     ["", "gravest first"],
     ["oldest", "oldest first inside"],
   ],
-} as unknown as Record<"state" | "group" | "severity" | "by" | "order", [string, string][]>;
+};
 
 export function summary(counts: FlagCount[]): string {
   const open = openOf(counts);

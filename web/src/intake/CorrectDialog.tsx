@@ -62,7 +62,7 @@ export function CorrectDialog(props: {
                 exclusive
                 value={field.value}
                 aria-label={words.slope}
-                onChange={(_, value) => value && field.onChange(value)}
+                onChange={(_, value: string | null) => value && field.onChange(value)}
               >
                 <ToggleButton value="upright">Upright</ToggleButton>
                 <ToggleButton value="italic">Italic</ToggleButton>

@@ -1,5 +1,5 @@
 import type { LicenseDraft } from "../shared/api/types";
-import { count, day, money } from "../shared/parts/format";
+import { count, day, money, plainly } from "../shared/parts/format";
 
 /** What the Licenses place says. */
 export const words = {
@@ -117,13 +117,10 @@ export function termInWords(field: string, value: unknown): string {
   if (field === "price") {
     return money(Number(value), "EUR");
   }
-  if (Array.isArray(value)) {
-    return value.join(", ");
-  }
   if (field === "kind") {
     return kindWords[value as LicenseDraft["kind"]];
   }
   return value === "GRANTED" || value === "REFUSED" || value === "NOT_STATED"
     ? value.toLowerCase().replace("_", " ")
-    : String(value ?? "");
+    : plainly(value);
 }

@@ -5,7 +5,7 @@ export const words = {
   search: "Search",
   hint: "Search  /",
   dropHint: "Do we hold this?",
-  ask: "Ask about a font file",
+  ask: "Ask by a font file",
   nothing: "Nothing held or recorded has this in its name",
 };
 

@@ -24,7 +24,7 @@ export function SiteRoles({ site, onSave }: Props) {
   const form = useForm<RolesByName>({ defaultValues: recorded });
   const { conflict, resolve, saved } = useMergedForm(form, recorded, site.version);
   const roles = inOrder(form.watch());
-  const families = useFamilies(roles);
+  const { families, loaded } = useFamilies(roles);
   const { isDirty: changed, isSubmitting } = form.formState;
   useUnsaved(changed && !isSubmitting);
   const set = (role: Role["role"], value: Role | null) => form.setValue(role, value, { shouldDirty: true });
@@ -36,7 +36,7 @@ export function SiteRoles({ site, onSave }: Props) {
   return (
     <>
       <h2 className="section">
-        {words.faces} <small>{weightInWords(weigh(roles, families))}</small>
+        {words.faces} <small>{loaded && weightInWords(weigh(roles, families))}</small>
       </h2>
       {conflict && (
         <Conflict
@@ -113,10 +113,13 @@ function AddRole({ free, onAdd }: { free: Role["role"][]; onAdd: (role: Role["ro
 }
 
 /** The families that the roles are set in, each asked for by its id. */
-function useFamilies(roles: Role[]): Family[] {
+function useFamilies(roles: Role[]): { families: Family[]; loaded: boolean } {
   const ids = [...new Set(roles.map((role) => role.familyId))].filter(Boolean);
   return useQueries({
     queries: ids.map((id) => asking("/api/families/{id}", { path: { id } })),
-    combine: (results) => results.flatMap((result) => result.data ?? []),
+    combine: (results) => ({
+      families: results.flatMap((result) => result.data ?? []),
+      loaded: results.every((result) => result.data !== undefined),
+    }),
   });
 }

@@ -20,7 +20,7 @@ export const link = {
   sessionEnded: () => set({ ended: true }),
   sessionBegun: () => set({ ended: false }),
   state: () => state,
-  subscribe(listener: () => void) {
+  subscribe: (listener: () => void) => {
     listeners.add(listener);
     return () => void listeners.delete(listener);
   },

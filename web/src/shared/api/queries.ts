@@ -42,6 +42,7 @@ function get<A extends Address>(
   signal: AbortSignal,
 ): Promise<Answer<A>> {
   // What the address and its parameters are is checked where this is called; inside, they are any of all addresses.
+  // eslint-disable-next-line no-restricted-syntax
   const ask = api.GET as unknown as (path: A, init: object) => Promise<{ data?: Answer<A> }>;
   return bodyOf(ask(address, { params, signal }));
 }

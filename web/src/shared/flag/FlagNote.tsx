@@ -6,11 +6,11 @@ import type { Flag } from "../api/types";
 import { baseName, localDates } from "../parts/format";
 import { wayOf } from "./flags";
 import { Sign } from "./Sign";
-import { accepted, headingOf, words } from "./words";
+import { accepted, headingOf, toneOf, words } from "./words";
 
 /** One flag as a note in the margin, with its next action. */
 export function FlagNote({ flag, brief }: { flag: Flag; brief?: boolean }) {
-  const classes = ["note", flag.severity.toLowerCase(), brief && "brief", flag.acceptedUntil && "accepted"];
+  const classes = ["note", toneOf(flag), brief && "brief", flag.acceptedUntil && "accepted"];
   return (
     <div
       role="group"

@@ -4,12 +4,12 @@ import type { Flag } from "../api/types";
 import { day, localDates } from "../parts/format";
 import { FlagAction } from "./FlagNote";
 import { Sign } from "./Sign";
-import { headingOf } from "./words";
+import { headingOf, toneOf } from "./words";
 
 /** One flag in a list, with links to what it speaks of; `lead` stands before it in place of its sign. */
 export function FlagRow({ flag, withGroup, lead }: { flag: Flag; withGroup?: boolean; lead?: ReactNode }) {
   return (
-    <div className={`home-row ${flag.severity.toLowerCase()}`} data-row>
+    <div className={`home-row ${toneOf(flag)}`} data-row>
       <span className="sign">{lead ?? <Sign group={flag.group} size={17} decoration />}</span>
       <div>
         {withGroup && <span className="group">{headingOf(flag)} </span>}

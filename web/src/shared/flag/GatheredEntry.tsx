@@ -14,7 +14,7 @@ import { makeWoff2Of } from "./FlagNote";
 import { FlagRow } from "./FlagRow";
 import { insideQuery, type FlagFilter } from "./flags";
 import { Sign } from "./Sign";
-import { headingOf, spread, words } from "./words";
+import { headingOf, spread, toneOf, words } from "./words";
 
 type Props = { entry: Gathered; filter: FlagFilter; opened?: boolean };
 
@@ -23,7 +23,7 @@ export function GatheredEntry({ entry, filter, opened = false }: Props) {
   const [open, setOpen] = useState(opened);
   const one = entry.single;
   return (
-    <section className={`gathered ${entry.severity.toLowerCase()}`}>
+    <section className={`gathered ${toneOf(entry)}`}>
       {one ? (
         <FlagRow flag={one} withGroup />
       ) : (

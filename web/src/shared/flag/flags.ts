@@ -130,7 +130,7 @@ function queryOf(filter: FlagFilter): Query {
     family: list(filter.family),
     license: list(filter.license),
     order: filter.order,
-  }) as Query;
+  });
 }
 
 function defined(query: object): object {

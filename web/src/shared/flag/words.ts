@@ -20,6 +20,11 @@ export function headingOf(flag: { kind?: Flag["kind"] | null; group: Flag["group
   return (flag.kind && ownWords[flag.kind]) || groupNames[flag.group];
 }
 
+/** How a flag is toned: what has to be asked, and what only comes to its end, is not red. */
+export function toneOf(flag: { severity: Flag["severity"]; kind?: Flag["kind"] | null }): string {
+  return flag.kind === "LICENSE_ENDING" ? "ask" : flag.severity.toLowerCase();
+}
+
 /** What notes, entries and decisions about flags say. */
 export const words = {
   decide: "Accept, hand over, comment",

@@ -21,7 +21,7 @@ export function stateOf(address: string): FontState {
 }
 
 /** Loads the font at an address, once, for as long as somebody uses it; returns how to stop using it. */
-export function useAt(address: string, listener: () => void): () => void {
+export function loadAt(address: string, listener: () => void): () => void {
   let entry = entries.get(address);
   if (!entry || entry.font.state === "failed") {
     entry = { users: entry?.users ?? 0, font: loading, listeners: entry?.listeners ?? new Set() };

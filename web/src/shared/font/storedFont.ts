@@ -1,6 +1,6 @@
 import { useCallback, useSyncExternalStore, type CSSProperties } from "react";
 import type { HeldFile } from "../api/types";
-import { stateOf, useAt, type FontState } from "./fontStore";
+import { loadAt, stateOf, type FontState } from "./fontStore";
 import { hasLatin } from "./sample";
 
 const none: FontState = { state: "loading" };
@@ -8,7 +8,7 @@ const none: FontState = { state: "loading" };
 /** The font at an address, loaded for as long as the page shows it. */
 export function useFontAt(address: string | undefined): FontState {
   return useSyncExternalStore(
-    useCallback((listener) => (address ? useAt(address, listener) : () => undefined), [address]),
+    useCallback((listener) => (address ? loadAt(address, listener) : () => undefined), [address]),
     () => (address ? stateOf(address) : none),
   );
 }
@@ -16,6 +16,9 @@ export function useFontAt(address: string | undefined): FontState {
 export function useStoredFont(sha256: string | undefined): FontState {
   return useFontAt(sha256 && `/api/files/${sha256}`);
 }
+
+/** Not seen at first, and after a moment in the interface's own type, so that nothing stays blank. */
+const whileLoading: CSSProperties = { opacity: 0, animation: "seen-after-all 0s 0.7s forwards" };
 
 /**
  * The style that sets text in a font and in nothing else: no faked bold, and nothing seen while it loads. What is not
@@ -25,7 +28,7 @@ export function inFont(font: FontState): CSSProperties {
   return {
     fontFamily: font.state === "ready" ? `"${font.name}"` : "inherit",
     fontSynthesis: "none",
-    opacity: font.state === "loading" ? 0 : undefined,
+    ...(font.state === "loading" ? whileLoading : {}),
   };
 }
 

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { usePeople } from "../account/session";
 import { useGet } from "../api/queries";
 import type { Merged } from "./merge";
-import { moment } from "./format";
+import { moment, plainly } from "./format";
 
 type Props<T extends object> = {
   conflict: Merged<T>;
@@ -17,7 +17,7 @@ type Props<T extends object> = {
 
 /** Somebody else changed what one is editing: what changed, and a choice where both changed the same. */
 export function Conflict<T extends object>(props: Props<T>) {
-  const { conflict, names, words = plain } = props;
+  const { conflict, names, words = (_field, value) => plainly(value) } = props;
   const [chosen, setChosen] = useState<Record<string, "mine" | "theirs">>({});
   const people = usePeople();
   const latest = useGet("/api/history", {
@@ -66,8 +66,4 @@ export function Conflict<T extends object>(props: Props<T>) {
       {open > 0 && <span className="quiet"> Choose what holds first.</span>}
     </section>
   );
-}
-
-function plain(_: string, value: unknown): string {
-  return Array.isArray(value) ? value.join(", ") : value === null || value === undefined ? "" : String(value);
 }

@@ -107,3 +107,13 @@ export function isoDay(from: Date, later = 0): string {
   const two = (n: number) => String(n).padStart(2, "0");
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
 }
+
+/** A value of a form as it is read: lists with commas, nothing for what is not there. */
+export function plainly(value: unknown): string {
+  if (Array.isArray(value)) {
+    return value.map(plainly).join(", ");
+  }
+  return typeof value === "string" || typeof value === "number" || typeof value === "boolean"
+    ? String(value)
+    : "";
+}
