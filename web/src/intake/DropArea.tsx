@@ -23,6 +23,7 @@ export function DropArea() {
   });
   const { getRootProps, getInputProps, isDragActive } = useDropzone({
     disabled: open.isPending,
+    preventDropOnDocument: false,
     onDrop: (files) => files.length > 0 && open.mutate(files),
   });
   return (

@@ -34,6 +34,7 @@ export function SearchBox() {
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
     multiple: false,
     noClick: true,
+    preventDropOnDocument: false,
     noKeyboard: true,
     onDrop: ([file]) => file && void ask(file),
   });

@@ -18,6 +18,7 @@ class Observer {
 vi.stubGlobal("ResizeObserver", Observer);
 vi.stubGlobal("IntersectionObserver", Observer);
 vi.stubGlobal("scrollTo", () => undefined);
+Element.prototype.scrollIntoView = () => undefined;
 vi.stubGlobal("matchMedia", (media: string) => ({
   media,
   matches: false,

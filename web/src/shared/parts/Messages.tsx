@@ -117,7 +117,7 @@ function Note({ message }: { message: Shown }) {
   const problem = message.kind === "problem";
   const { id, undo, line } = message;
   useEffect(() => {
-    element.current?.scrollIntoView?.({ block: "nearest" });
+    element.current?.scrollIntoView({ block: "nearest" });
     if (problem) {
       return;
     }

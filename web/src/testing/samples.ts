@@ -1,0 +1,165 @@
+import type { Family, FileRow, Flag, Gathered, HeldFile, Intake, License, Site } from "../shared/api/types";
+import { staticSlot } from "../shared/font/slots";
+import { emptyTerms } from "../license/terms";
+
+export function file(change: Partial<HeldFile> = {}): HeldFile {
+  return {
+    id: "file1",
+    fileName: "Ostrel-Regular.ttf",
+    sha256: "a".repeat(64),
+    bytes: 30_000,
+    format: "ttf",
+    formatLabel: "TTF",
+    slot: { ...staticSlot(400, "upright"), label: "Regular" },
+    subfamily: "Regular",
+    drawing: "d1",
+    glyphs: 300,
+    codePoints: 245,
+    sample: "Ag",
+    fontVersion: "Version 1.0",
+    embedding: "INSTALLABLE",
+    embeddingLabel: "installable",
+    madeHere: false,
+    addedAt: "2026-05-04T10:00:00Z",
+    addedBy: "priya",
+    ...change,
+  };
+}
+
+export function family(change: Partial<Family> = {}): Family {
+  return {
+    id: "f1",
+    version: 3,
+    name: "Ostrel",
+    files: [file()],
+    asks: [],
+    licenses: [],
+    sites: [],
+    ...change,
+  };
+}
+
+export function license(change: Partial<License> = {}, terms: Partial<License["terms"]> = {}): License {
+  return {
+    id: "l1",
+    version: 5,
+    terms: { ...emptyTerms, name: "Ostrel web license", vendor: "Marrow Type", ...terms },
+    familyNames: { f1: "Ostrel" },
+    agreement: [],
+    ...change,
+  };
+}
+
+export function site(change: Partial<Site> = {}): Site {
+  return {
+    id: "s1",
+    version: 2,
+    clientId: "c1",
+    clientName: "Fernway Physiotherapy",
+    name: "Fernway",
+    domains: ["fernway.example"],
+    roles: [],
+    familyNames: {},
+    ...change,
+  };
+}
+
+export function flag(change: Partial<Flag> = {}): Flag {
+  return {
+    id: "0123456789abcdef0123",
+    group: "UNLICENSED",
+    kind: "NO_LICENSE",
+    severity: "STOP",
+    title: "Ostrel on Fernway has no license",
+    reason: "The site asks for Ostrel, and no license covers it.",
+    evidence: [],
+    action: "RECORD_LICENSE",
+    cause: "NO_LICENSE",
+    siteId: "s1",
+    siteName: "Fernway",
+    familyId: "f1",
+    familyName: "Ostrel",
+    licenseId: "",
+    licenseName: "",
+    slot: "",
+    point: "",
+    question: "",
+    domain: "",
+    fileIds: [],
+    since: "2026-10-02T09:00:00Z",
+    gone: null,
+    acceptedUntil: null,
+    acceptedReason: "",
+    acceptedBy: "",
+    assignee: "",
+    ...change,
+  };
+}
+
+export function gathered(change: Partial<Gathered> = {}): Gathered {
+  return {
+    by: "CAUSE",
+    key: "NO_LICENSE",
+    title: "2 families have no license",
+    group: "UNLICENSED",
+    severity: "STOP",
+    kind: "NO_LICENSE",
+    action: "RECORD_LICENSE",
+    count: 2,
+    accepted: 0,
+    families: 2,
+    sites: 1,
+    familyId: "",
+    licenseId: "",
+    since: "2026-10-02T09:00:00Z",
+    single: null as never,
+    ...change,
+  };
+}
+
+export function row(change: Partial<FileRow> = {}): FileRow {
+  return {
+    id: "r1",
+    path: "Brantle/Brantle-Medium.ttf",
+    bytes: 30_000,
+    sha256: "b".repeat(64),
+    verdict: "NEW_FACE",
+    because: "nothing is held for Medium",
+    included: true,
+    isFont: true,
+    family: "Brantle",
+    slot: { ...staticSlot(500, "upright"), label: "Medium" },
+    subfamily: "Medium",
+    format: "ttf",
+    glyphs: 300,
+    codePoints: 245,
+    sample: "Ag",
+    version: "Version 1.0",
+    embedding: "installable",
+    license: "",
+    evidence: [{ source: "name 17", says: "Medium", agrees: true, settled: "" }],
+    notes: [],
+    ...change,
+  };
+}
+
+export function intake(rows: FileRow[], change: Partial<Intake["summary"]> = {}): Intake {
+  const summary: Intake["summary"] = {
+    id: "i1",
+    state: "REVIEW",
+    createdAt: "2026-11-20T09:00:00Z",
+    createdBy: "priya",
+    uploads: ["Brantle 3.zip"],
+    doneBytes: 60_000,
+    totalBytes: 60_000,
+    failure: "",
+    files: rows.length,
+    ...change,
+  };
+  const verdicts = [...new Set(rows.map((one) => one.verdict))].map((verdict) => ({
+    verdict,
+    files: rows.filter((one) => one.verdict === verdict).length,
+    included: rows.filter((one) => one.verdict === verdict && one.included).length,
+  }));
+  return { state: summary.state, summary, verdicts, rows, next: null };
+}
