@@ -41,8 +41,8 @@ const everyCall: Middleware = {
     }
     throw problemIn(response.status, await response.json().catch(() => null));
   },
-  onError({ error }) {
-    if (error instanceof DOMException && error.name === "AbortError") {
+  onError({ request }) {
+    if (request.signal.aborted) {
       return;
     }
     link.silent();

@@ -6,7 +6,9 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
+import { useRef } from "react";
 import type { PathsWithMethod, SuccessResponseJSON } from "openapi-typescript-helpers";
+import { same } from "../parts/merge";
 import { useTell } from "../parts/Messages";
 import { api, bodyOf, ProblemError } from "./client";
 import type { paths } from "./schema";
@@ -111,8 +113,9 @@ type Change<V, R> = {
 export function useChange<V = void, R = unknown>({ of, change, said, failed }: Change<V, R>) {
   const client = useQueryClient();
   const tell = useTell();
+  const once = useOnce(change);
   return useMutation({
-    mutationFn: change,
+    mutationFn: once,
     onSuccess: async (result, value) => {
       if (said) {
         const told = said(result, value);
@@ -126,6 +129,23 @@ export function useChange<V = void, R = unknown>({ of, change, said, failed }: C
       }
     },
   });
+}
+
+/** A change that is on its way already is not begun again by a second press: both get the one answer. */
+function useOnce<V, R>(change: (value: V) => Promise<R>): (value: V) => Promise<R> {
+  const running = useRef<{ value: V; answer: Promise<R> } | null>(null);
+  return (value) => {
+    if (running.current && same(running.current.value, value)) {
+      return running.current.answer;
+    }
+    const answer = change(value).finally(() => {
+      if (running.current?.answer === answer) {
+        running.current = null;
+      }
+    });
+    running.current = { value, answer };
+    return answer;
+  };
 }
 
 /** Asks again for what may be another after a change. */

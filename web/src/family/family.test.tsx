@@ -1,0 +1,174 @@
+import { screen, waitFor, within } from "@testing-library/react";
+import { http, HttpResponse } from "msw";
+import { describe, expect, it } from "vitest";
+import type { Family } from "../shared/api/types";
+import { staticSlot } from "../shared/font/slots";
+import { network, problem } from "../testing/network";
+import { open } from "../testing/render";
+import { family, file, flag } from "../testing/samples";
+import { removing, summary } from "./words";
+
+const bold = file({
+  id: "file2",
+  fileName: "Ostrel-Bold.ttf",
+  slot: { ...staticSlot(700, "upright"), label: "Bold" },
+});
+const web = file({ id: "file3", fileName: "Ostrel-Regular.woff2", format: "woff2", bytes: 9_000 });
+
+function recorded(start: Family) {
+  const state = { family: start };
+  network.use(http.get("*/api/families/f1", () => HttpResponse.json(state.family)));
+  return state;
+}
+
+describe("the words of a family", () => {
+  it("count faces once, whatever their formats", () => {
+    expect(summary([file(), web, bold])).toBe("2 faces in 3 files, 69 kB in all.");
+  });
+
+  it("say what follows from removing a file", () => {
+    const asked = { slot: bold.slot, by: ["Fernway"] };
+    expect(removing(family({ files: [file(), web] }), web)).toBe("Regular stays held in another file.");
+    expect(removing(family({ files: [bold], asks: [asked] }), bold)).toMatch(/If a site asks for it/);
+    expect(removing(family({ files: [bold] }), bold)).toMatch(/no site asks for it/);
+  });
+});
+
+describe("a family", () => {
+  it("opens with a heading and a paragraph in the chosen face; sizes are a choice", async () => {
+    recorded(family({ files: [file(), bold] }));
+    const { user } = await open("/families/f1", "Ostrel");
+    expect(screen.getByRole("region", { name: "Specimen of Regular" })).toBeInTheDocument();
+    expect(screen.getByText("The morning ferry leaves at seven")).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: /^Bold: held as TTF/ }));
+    expect(await screen.findByRole("region", { name: "Specimen of Bold" })).toBeInTheDocument();
+    await user.type(screen.getByLabelText("Your own words"), "Fernway");
+    expect(screen.getAllByText("Fernway").length).toBeGreaterThan(1);
+    await user.click(screen.getByRole("button", { name: "Sizes" }));
+    expect(screen.getAllByText("Fernway")).toHaveLength(6);
+  });
+
+  it("does not keep the chosen face in another family", async () => {
+    recorded(family({ files: [file(), bold] }));
+    network.use(
+      http.get("*/api/families/f2", () =>
+        HttpResponse.json(family({ id: "f2", name: "Marl", files: [file(), bold] })),
+      ),
+    );
+    const { user, router } = await open("/families/f1", "Ostrel");
+    await user.click(screen.getByRole("button", { name: /^Bold: held/ }));
+    await router.navigate("/families/f2");
+    expect(await screen.findByRole("region", { name: "Specimen of Regular" })).toBeInTheDocument();
+  });
+
+  it("gets another name, based on the version that was read", async () => {
+    const state = recorded(family());
+    const versions: (string | null)[] = [];
+    network.use(
+      http.put("*/api/families/f1", async ({ request }) => {
+        versions.push(request.headers.get("If-Match"));
+        state.family = { ...state.family, ...((await request.json()) as { name: string }), version: 4 };
+        return HttpResponse.json(state.family);
+      }),
+    );
+    const { user } = await open("/families/f1", "Ostrel");
+    await user.click(screen.getByRole("button", { name: "Rename" }));
+    const dialog = await screen.findByRole("dialog", { name: "Rename Ostrel" });
+    const name = within(dialog).getByLabelText("Name of the family");
+    await user.clear(name);
+    await user.click(within(dialog).getByRole("button", { name: "Rename" }));
+    expect(await within(dialog).findByText("A family needs a name.")).toBeInTheDocument();
+    await user.type(name, " Ostrel Text ");
+    await user.click(within(dialog).getByRole("button", { name: "Rename" }));
+    expect(await screen.findByRole("heading", { level: 1, name: "Ostrel Text" })).toBeInTheDocument();
+    expect(versions).toEqual(['"3"']);
+  });
+
+  it("makes a web file once and says how large it is, and says why it cannot", async () => {
+    const state = recorded(family({ files: [file()] }));
+    let asked = 0;
+    network.use(
+      http.post("*/api/families/f1/files/file1/woff2", () => {
+        asked++;
+        state.family = family({ files: [file(), web], version: 4 });
+        return HttpResponse.json(web, { status: 201 });
+      }),
+    );
+    const { user } = await open("/families/f1", "Ostrel");
+    await user.dblClick(screen.getByRole("button", { name: "Make WOFF2 of Ostrel-Regular.ttf" }));
+    expect(await screen.findByText("Made Ostrel-Regular.woff2, 9.0 kB.")).toBeInTheDocument();
+    await waitFor(() => expect(screen.queryByRole("button", { name: /^Make WOFF2/ })).toBeNull());
+    expect(asked).toBe(1);
+  });
+
+  it("tells a refusal beside the file and keeps it until it is closed", async () => {
+    recorded(family());
+    network.use(
+      http.post("*/api/families/f1/files/file1/woff2", () =>
+        problem(409, "Ostrel web license: converting to other formats is refused"),
+      ),
+    );
+    const { user } = await open("/families/f1", "Ostrel");
+    const make = screen.getByRole("button", { name: /^Make WOFF2/ });
+    await user.click(make);
+    const told = await screen.findByRole("alert");
+    expect(told).toHaveTextContent("converting to other formats is refused");
+    expect(make.closest(".line")).toContainElement(told);
+    await user.click(screen.getByRole("button", { name: "Close the message" }));
+    expect(screen.queryByRole("alert")).toBeNull();
+  });
+
+  it("asks before a file is removed, keeps the question while it is on its way, and can be taken back", async () => {
+    const state = recorded(family({ files: [file(), bold] }));
+    let answer: () => void = () => undefined;
+    network.use(
+      http.delete("*/api/families/f1/files/file2", async () => {
+        await new Promise<void>((resolve) => (answer = resolve));
+        state.family = family({ files: [file()], version: 4 });
+        return HttpResponse.json({ historyId: "h3" });
+      }),
+    );
+    const { user } = await open("/families/f1", "Ostrel");
+    await user.click(screen.getByRole("button", { name: "Remove Ostrel-Bold.ttf" }));
+    const question = await screen.findByRole("dialog", { name: "Remove Ostrel-Bold.ttf?" });
+    await user.click(within(question).getByRole("button", { name: "Remove" }));
+    expect(within(question).getByRole("button", { name: "Remove" })).toBeDisabled();
+    expect(within(question).getByRole("button", { name: "Keep it" })).toBeDisabled();
+    answer();
+    expect(await screen.findByText("Removed Ostrel-Bold.ttf.")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Undo" })).toBeInTheDocument();
+    await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
+  });
+
+  it("stays and says so when it has no file and something names it", async () => {
+    recorded(family({ files: [] }));
+    await open("/families/f1", "Ostrel");
+    expect(screen.getByText(/No file is held\. The family stays/)).toBeInTheDocument();
+    expect(screen.getByText("No license covers this family.")).toBeInTheDocument();
+  });
+
+  it("has its flags beside what they speak of", async () => {
+    recorded(family());
+    network.use(
+      http.get("*/api/flags", () =>
+        HttpResponse.json({
+          items: [
+            flag({ id: "1", kind: "SAME_BYTES", group: "DUPLICATE", siteId: "", title: "Held twice" }),
+            flag({ id: "2", kind: "NO_LICENSE", title: "No license at Fernway" }),
+            flag({ id: "3", kind: "EMBEDDING_DISAGREES", siteId: "", title: "The file disagrees" }),
+          ],
+          next: null,
+        }),
+      ),
+    );
+    await open("/families/f1", "Ostrel");
+    const lineOf = (title: string) => screen.getByText(title).closest(".line");
+    await screen.findByText("Held twice");
+    expect(within(lineOf("Held twice") as HTMLElement).getByText("Files")).toBeInTheDocument();
+    expect(
+      within(lineOf("No license at Fernway") as HTMLElement).getByText("Licenses and sites"),
+    ).toBeInTheDocument();
+    expect(lineOf("The file disagrees")).toContainElement(screen.getByRole("heading", { level: 1 }));
+    expect(screen.getByRole("group", { name: "Duplicate: Held twice" })).toBeInTheDocument();
+  });
+});
