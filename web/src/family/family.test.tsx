@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from "@testing-library/react";
-import { http, HttpResponse } from "msw";
+import { delay, http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
 import type { Family } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
@@ -88,8 +88,9 @@ describe("a family", () => {
     const state = recorded(family({ files: [file()] }));
     let asked = 0;
     network.use(
-      http.post("*/api/families/f1/files/file1/woff2", () => {
+      http.post("*/api/families/f1/files/file1/woff2", async () => {
         asked++;
+        await delay(100);
         state.family = family({ files: [file(), web], version: 4 });
         return HttpResponse.json(web, { status: 201 });
       }),

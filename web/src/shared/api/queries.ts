@@ -113,7 +113,7 @@ type Change<V, R> = {
 export function useChange<V = void, R = unknown>({ of, change, said, failed }: Change<V, R>) {
   const client = useQueryClient();
   const tell = useTell();
-  const once = useOnce(change);
+  const { once, done } = useOnce(change);
   return useMutation({
     mutationFn: once,
     onSuccess: async (result, value) => {
@@ -128,24 +128,23 @@ export function useChange<V = void, R = unknown>({ of, change, said, failed }: C
         tell({ text: error.message, kind: "problem" });
       }
     },
+    onSettled: done,
   });
 }
 
-/** A change that is on its way already is not begun again by a second press: both get the one answer. */
-function useOnce<V, R>(change: (value: V) => Promise<R>): (value: V) => Promise<R> {
+/**
+ * A change that is on its way already is not begun again by a second press: both get the one answer, until `done` says
+ * that its page shows what came of it.
+ */
+function useOnce<V, R>(change: (value: V) => Promise<R>) {
   const running = useRef<{ value: V; answer: Promise<R> } | null>(null);
-  return (value) => {
-    if (running.current && same(running.current.value, value)) {
-      return running.current.answer;
+  const once = (value: V) => {
+    if (!running.current || !same(running.current.value, value)) {
+      running.current = { value, answer: change(value) };
     }
-    const answer = change(value).finally(() => {
-      if (running.current?.answer === answer) {
-        running.current = null;
-      }
-    });
-    running.current = { value, answer };
-    return answer;
+    return running.current.answer;
   };
+  return { once, done: () => void (running.current = null) };
 }
 
 /** Asks again for what may be another after a change. */
