@@ -17,6 +17,7 @@ export async function goTo(page: Page, place: string) {
 
 /** The automated audit of WCAG 2.2 A and AA. */
 export async function audit(page: Page) {
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map((running) => running.finished)));
   const found = await new AxeBuilder({ page })
     .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
     .analyze();

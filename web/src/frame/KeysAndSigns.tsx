@@ -12,7 +12,7 @@ export function KeysAndSigns({ keys, onClose }: { keys: boolean; onClose: () => 
   return (
     <Dialog open onClose={onClose} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">{words.keysAndSigns}</DialogTitle>
-      <DialogContent>
+      <DialogContent tabIndex={0}>
         <h2 className="section">{words.signs}</h2>
         <dl className="legend">
           {legend.map(({ group, says }) => (

@@ -24,17 +24,20 @@ export function DropArea() {
   const { getRootProps, getInputProps, isDragActive } = useDropzone({
     disabled: open.isPending,
     preventDropOnDocument: false,
+    noClick: true,
+    noKeyboard: true,
     onDrop: (files) => files.length > 0 && open.mutate(files),
   });
   return (
-    <div
-      {...getRootProps({
-        className: isDragActive ? "drop over" : "drop",
-        role: "button",
-        "aria-label": words.choose,
-      })}
-    >
-      <input {...getInputProps({ "aria-label": words.choose })} />
+    <label {...getRootProps({ className: isDragActive ? "drop over" : "drop", role: undefined })}>
+      <input
+        {...getInputProps({
+          "aria-label": words.choose,
+          className: "for-keyboard",
+          style: undefined,
+          tabIndex: undefined,
+        })}
+      />
       <b>{words.dropHere}</b>
       <div className="quiet">{words.chooseWords}</div>
       {open.isPending && (
@@ -48,6 +51,6 @@ export function DropArea() {
           <div className="quiet">{sent(sending?.part ?? 0)}</div>
         </>
       )}
-    </div>
+    </label>
   );
 }

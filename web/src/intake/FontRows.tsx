@@ -34,7 +34,7 @@ function FontRow({ row, address, editable, busy, onCorrect }: RowProps) {
   const name = baseName(row.path);
   return (
     <>
-      <div className="font-row" data-row>
+      <div className="font-row" data-row role="group" aria-label={name}>
         <Checkbox
           size="small"
           sx={{ p: 0 }}

@@ -16,17 +16,19 @@ export function KeptOut({ rows }: { rows: FileRow[] }) {
       <h2 className="section">
         {words.keptOut} <small>{count(rows.length, "file")}</small>
       </h2>
-      {sorted.map((row) => (
-        <div key={row.id} className="kept-out">
-          <b className={row.verdict === "DAMAGED" ? "rubric" : undefined}>{verdictWords[row.verdict]}</b>
-          <div className="breaks">
-            {baseName(row.path)}
-            {row.path !== baseName(row.path) && <div className="quiet small">{row.path}</div>}
-          </div>
-          <div className="breaks">{row.because}</div>
-          <div className="number">{kB(row.bytes)}</div>
-        </div>
-      ))}
+      <ul className="bare-list">
+        {sorted.map((row) => (
+          <li key={row.id} className="kept-out">
+            <b className={row.verdict === "DAMAGED" ? "rubric" : undefined}>{verdictWords[row.verdict]}</b>
+            <div className="breaks">
+              {baseName(row.path)}
+              {row.path !== baseName(row.path) && <div className="quiet small">{row.path}</div>}
+            </div>
+            <div className="breaks">{row.because}</div>
+            <div className="number">{kB(row.bytes)}</div>
+          </li>
+        ))}
+      </ul>
     </Line>
   );
 }

@@ -41,7 +41,7 @@ export function SearchBox() {
   const answered = q !== "" && hits.data !== undefined && q === typed.trim();
   return (
     <div {...getRootProps({ className: "rail-search", role: "search" })}>
-      <input {...getInputProps({ "aria-label": words.ask, tabIndex: -1 })} />
+      <input {...getInputProps({ "aria-label": words.ask, tabIndex: -1, style: { display: "none" } })} />
       <Autocomplete
         id="search"
         freeSolo

@@ -60,7 +60,7 @@ function Latest({ pack }: { pack: Pack }) {
           </ul>
         </div>
       )}
-      <ul className="pack-files">
+      <ul className="bare-list pack-files">
         {files.map((file) => (
           <li key={file.path}>
             <span className="digest">{file.path}</span> <span className="number">{kB(file.bytes)}</span>

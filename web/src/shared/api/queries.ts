@@ -19,7 +19,10 @@ export const queryClient = new QueryClient({
     queries: {
       staleTime: 5_000,
       retry: (count, error) => !(error instanceof ProblemError) && count < 2,
+      networkMode: "always",
     },
+    // The server may be on this very machine: what the browser thinks of its network says nothing.
+    mutations: { networkMode: "always" },
   },
 });
 

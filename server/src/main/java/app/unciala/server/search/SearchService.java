@@ -47,11 +47,13 @@ public class SearchService {
             return hits;
         }
         String like = "%" + escaped(words) + "%";
+        String key = Texts.familyKey(words);
+        // Signs alone leave nothing of a name to look for.
         hits.addAll(database.sql("select f.id, f.name, (select count(*) from face_file x where x.family_id = f.id"
                         + " and x.deleted_at is null) from family f where f.deleted_at is null"
                         + " and f.name_key like :like escape '!' order by length(f.name), f.name_key"
                         + " fetch first " + MOST + " rows only")
-                .param("like", "%" + escaped(Texts.familyKey(words)) + "%")
+                .param("like", key.isEmpty() ? "" : "%" + escaped(key) + "%")
                 .query((row, number) ->
                         new Hit(HitType.FAMILY, row.getString(1), row.getString(2), row.getInt(3) + " files"))
                 .list());

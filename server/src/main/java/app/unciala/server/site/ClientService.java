@@ -61,6 +61,14 @@ public class ClientService implements Reverser {
         return find(id).toRecord();
     }
 
+    /** The name of a client that something is to belong to. */
+    @Transactional(readOnly = true)
+    public String nameOf(String id) {
+        return clients.findById(id)
+                .map(ClientEntity::name)
+                .orElseThrow(() -> Fault.invalid("clientId", "There is no client “" + id + "”."));
+    }
+
     @Transactional
     public Client create(String name) {
         changes.begin();

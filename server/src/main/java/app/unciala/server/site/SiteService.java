@@ -226,7 +226,7 @@ public class SiteService implements Reverser {
                 .param("id", id)
                 .update();
         SiteEntity site = find(id);
-        clients.get(site.clientId());
+        clients.nameOf(site.clientId());
         links.mustExist("familyId", site.familyIds());
         changes.touched(Scope.ofSite(id, site.familyIds()));
     }
@@ -244,7 +244,7 @@ public class SiteService implements Reverser {
     }
 
     private void edit(SiteEntity site, SiteDraft draft) {
-        String clientName = clients.get(draft.clientId()).name();
+        String clientName = clients.nameOf(draft.clientId());
         List<Role> roles = roles(draft);
         links.mustExist("roles", roles.stream().map(Role::familyId).toList());
         List<String> domains = domains(draft);

@@ -1,0 +1,245 @@
+import { expect, test, type Page } from "@playwright/test";
+import { gzipSync } from "node:zlib";
+import { audit, goTo, signIn } from "./support";
+
+const places = [
+  "/",
+  "/intake",
+  "/families",
+  "/licenses",
+  "/licenses/new",
+  "/sites",
+  "/sites/new",
+  "/flags",
+  "/history",
+  "/people",
+  "/settings",
+];
+const records = [
+  ["/families", "Ostrel"],
+  ["/sites", "Fernway"],
+  ["/licenses", "Penmarrow web license"],
+  ["/intake", "Brantle 3.zip"],
+] as const;
+
+async function openRecord(page: Page, list: string, name: string) {
+  await page.goto(list);
+  await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
+  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+}
+
+/** Nothing but a table or a grid, which moves alone, is wider than the window. */
+async function fits(page: Page) {
+  await page.waitForLoadState("networkidle");
+  const over = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  await expect.poll(over).toBeLessThanOrEqual(0);
+}
+
+for (const [width, height, what] of [
+  [320, 640, "320 px, which is 400 % of 1280"],
+  [640, 400, "200 % of 1280 by 800"],
+] as const) {
+  test(`every place fits and passes the audit at ${what}`, async ({ page }) => {
+    test.setTimeout(300_000);
+    await page.setViewportSize({ width, height });
+    await signIn(page);
+    for (const place of places) {
+      await page.goto(place);
+      await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      await fits(page);
+      await audit(page);
+    }
+    for (const [list, name] of records) {
+      await openRecord(page, list, name);
+      await fits(page);
+      await audit(page);
+    }
+  });
+}
+
+test("at 320 px a license is changed and saved, and its flags stand under what they speak of", async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  await signIn(page);
+  await openRecord(page, "/licenses", "Fenwick for the office");
+  await page.getByLabel("Proof of purchase").fill("Receipt 88");
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+  await page.goto("/families");
+  const row = page.getByRole("listitem").filter({ hasText: "Brantle" }).first();
+  const name = (await row.getByRole("link", { name: "Brantle", exact: true }).boundingBox())!;
+  const note = (await row.getByRole("group").first().boundingBox())!;
+  expect(note.y).toBeGreaterThan(name.y);
+  expect(note.x + note.width).toBeLessThanOrEqual(320);
+});
+
+test("from Today a pack is made with fewer than twenty keys", async ({ page }) => {
+  await signIn(page);
+  await expect(page.getByRole("heading", { level: 2 }).first()).toBeVisible();
+  let keys = 0;
+  const press = async (key: string) => {
+    keys++;
+    await page.keyboard.press(key);
+  };
+  await press("g");
+  await press("s");
+  const heading = page.getByRole("heading", { level: 1, name: "Sites" });
+  await expect(heading).toBeFocused();
+  await expect(page.getByRole("listitem").first()).toBeVisible();
+  for (let i = 0; i < 3; i++) {
+    await press("Tab");
+  }
+  const focused = () => page.evaluate(() => document.activeElement?.textContent ?? "");
+  const first = await page.getByRole("listitem").first().getByRole("link").first().innerText();
+  expect(await focused()).toBe(first);
+  const names = await page.getByRole("listitem").locator("a.name").allInnerTexts();
+  const target = Math.min(4, names.length - 1);
+  for (let i = 0; i < target; i++) {
+    await press("ArrowDown");
+  }
+  expect(await focused()).toBe(names[target]);
+  await press("Enter");
+  await expect(page.getByRole("heading", { level: 1, name: names[target] })).toBeFocused();
+  const make = page.getByRole("button", { name: /^Make a( new)? pack$/ });
+  await expect(make).toBeVisible();
+  for (let i = 0; i < 4 && !(await make.evaluate((node) => node === document.activeElement)); i++) {
+    await press("Tab");
+  }
+  await expect(make).toBeFocused();
+  await press("Enter");
+  await expect(page.getByText(/^Made a pack of/)).toBeVisible();
+  expect(keys).toBeLessThan(20);
+});
+
+test("the content is reached by one key, lists by one more, and a place begins at its heading", async ({ page }) => {
+  await signIn(page);
+  await page.goto("/families");
+  await expect(page.getByRole("listitem").first()).toBeVisible();
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("link", { name: "Skip to the content" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Tab");
+  await expect(page.getByLabel("Filter by name")).toBeFocused();
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("link", { name: "Brantle", exact: true })).toBeFocused();
+  await page.keyboard.press("End");
+  await page.keyboard.press("Home");
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowRight");
+  await expect(
+    page
+      .getByRole("link", { name: "Make WOFF2" })
+      .or(page.getByRole("button", { name: "Make WOFF2" }))
+      .nth(1),
+  ).toBeFocused();
+  await page.evaluate(() => window.scrollTo(0, 400));
+  await goTo(page, "Licenses");
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  await expect(page.getByRole("heading", { level: 1, name: "Licenses" })).toBeFocused();
+});
+
+test("dialogs, menus and failures pass the audit, too", async ({ page }) => {
+  test.setTimeout(240_000);
+  for (const colorScheme of ["light", "dark"] as const) {
+    await page.emulateMedia({ colorScheme });
+    if (colorScheme === "light") {
+      await signIn(page);
+    }
+    await page.goto("/families");
+    await page.getByRole("button", { name: "Keys and signs" }).click();
+    await expect(page.getByRole("dialog", { name: "Keys and signs" })).toBeVisible();
+    await audit(page);
+    await page.keyboard.press("Escape");
+    await openRecord(page, "/intake", "Brantle 3.zip");
+    await page
+      .getByRole("button", { name: /^Evidence of/ })
+      .first()
+      .click();
+    await page
+      .getByRole("button", { name: /^Correct / })
+      .first()
+      .click();
+    await expect(page.getByRole("dialog")).toBeVisible();
+    await audit(page);
+    await page.keyboard.press("Escape");
+    await openRecord(page, "/licenses", "Penmarrow web license");
+    await page.getByLabel("Basis").click();
+    await expect(page.getByRole("listbox")).toBeVisible();
+    await audit(page);
+    await page.keyboard.press("Escape");
+    await page.getByLabel("Currency").fill("€");
+    await page.getByRole("button", { name: "Save" }).click();
+    await expect(page.getByText("Three letters, such as EUR")).toBeVisible();
+    await audit(page);
+    await page.getByRole("link", { name: "Families", exact: true }).click();
+    await expect(page.getByRole("dialog", { name: "Leave without saving?" })).toBeVisible();
+    await audit(page);
+    await page.getByRole("button", { name: "Leave, and drop the changes" }).click();
+    await expect(page.getByRole("heading", { level: 1, name: "Families" })).toBeVisible();
+    await page.goto("/licenses/nowhere");
+    await expect(page.getByRole("heading", { level: 1, name: "Not here" })).toBeVisible();
+    await audit(page);
+  }
+});
+
+test("the page stays while the server is away and while a session has ended", async ({ page, context }) => {
+  await signIn(page);
+  await openRecord(page, "/licenses", "Hollin for Lantern Row");
+  await page.getByLabel("Notes").fill("Typed while all was well.");
+  await context.setOffline(true);
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByRole("alert")).toContainText("The server does not answer.");
+  await expect(page.getByText(/it is asked again every few seconds/)).toBeVisible();
+  await audit(page);
+  await context.setOffline(false);
+  await expect(page.getByText(/it is asked again every few seconds/)).toBeHidden();
+  await context.clearCookies({ name: /SESSION/ });
+  await page.getByRole("button", { name: "Save" }).click();
+  const again = page.getByRole("dialog", { name: "Your session has ended" });
+  await expect(again).toBeVisible();
+  await audit(page);
+  await again.getByLabel("Password").fill("unciala-demo");
+  await again.getByRole("button", { name: "Sign in" }).click();
+  await expect(again).toBeHidden();
+  await expect(page.getByLabel("Notes")).toHaveValue("Typed while all was well.");
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+});
+
+test("a family gets another name and its old one back", async ({ page }) => {
+  await signIn(page);
+  await openRecord(page, "/families", "Lanthorn");
+  for (const [from, to] of [
+    ["Lanthorn", "Lanthorn Uncial"],
+    ["Lanthorn Uncial", "Lanthorn"],
+  ] as const) {
+    await expect(page.getByRole("heading", { level: 1, name: from, exact: true })).toBeVisible();
+    await page.getByRole("button", { name: "Rename" }).click();
+    await page.getByLabel("Name of the family").fill(to);
+    await page.getByRole("dialog").getByRole("button", { name: "Rename" }).click();
+    await expect(page.getByRole("heading", { level: 1, name: to, exact: true })).toBeVisible();
+  }
+});
+
+test("paper is the right one from the first moment", async ({ page }) => {
+  await page.emulateMedia({ colorScheme: "dark" });
+  await page.route("**/assets/*.js", (route) => route.abort());
+  await page.goto("/");
+  const paper = await page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  expect(paper).toBe("rgb(27, 24, 21)");
+});
+
+test("the first script is small, and a place brings its own", async ({ page }) => {
+  const html = await (await page.request.get("/")).text();
+  const first = [...html.matchAll(/<(?:script|link rel="modulepreload")[^>]* (?:src|href)="([^"]+)"/g)].map(
+    (found) => found[1]!,
+  );
+  expect(first.length).toBeGreaterThan(1);
+  let bytes = 0;
+  for (const address of first) {
+    const answer = await page.request.get(address, { headers: { "Accept-Encoding": "gzip" } });
+    expect(answer.ok()).toBe(true);
+    bytes += gzipSync(await answer.body()).length;
+  }
+  expect(bytes).toBeLessThan(200_000);
+});
