@@ -15,10 +15,11 @@ export async function goTo(page: Page, place: string) {
   await expect(page.getByRole("heading", { level: 1, name: place })).toBeVisible();
 }
 
-/** The automated audit of WCAG 2.2 A and AA. */
-export async function audit(page: Page) {
+/** The automated audit of WCAG 2.2 A and AA, of the whole page or of a part of it. */
+export async function audit(page: Page, part?: string) {
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map((running) => running.finished)));
-  const found = await new AxeBuilder({ page })
+  const all = new AxeBuilder({ page });
+  const found = await (part ? all.include(part) : all)
     .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
     .analyze();
   const said = found.violations.map(
