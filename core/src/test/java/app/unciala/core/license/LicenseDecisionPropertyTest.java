@@ -1,0 +1,202 @@
+package app.unciala.core.license;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Decision.Point;
+import app.unciala.core.license.Decision.Reason;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What holds of every decision, whatever a license says: over generated licenses and uses. */
+class LicenseDecisionPropertyTest {
+    private static final int CASES = 4_000;
+    private static final LocalDate DAY = LocalDate.of(2030, 5, 10);
+    private static final Slot REGULAR = Slot.of(400, 100, Slope.UPRIGHT);
+    private static final Slot BOLD = Slot.of(700, 100, Slope.UPRIGHT);
+    private static final List<String> HOSTS = List.of(
+            "client.example", "www.client.example", "shop.client.example", "other.example", "localhost", "a.b.test");
+
+    private final Random random = new Random(20301);
+
+    @Test
+    void isAsBadAsItsWorstPoint() {
+        for (int i = 0; i < CASES; i++) {
+            Decision decision = LicenseDecider.decide(List.of(license("l")), use());
+            Verdict worst = decision.reasons().stream()
+                    .map(Reason::verdict)
+                    .max(Verdict::compareTo)
+                    .orElseThrow();
+            assertThat(decision.verdict()).isEqualTo(worst);
+            assertThat(decision.against()).allMatch(reason -> reason.verdict() != Verdict.ALLOWED);
+            assertThat(decision.against().isEmpty()).isEqualTo(decision.verdict() == Verdict.ALLOWED);
+            assertThat(decision.reasons()).allMatch(reason -> !reason.text().isBlank());
+        }
+    }
+
+    @Test
+    void isNeverAllowedWhileAPointIsSilent() {
+        for (int i = 0; i < CASES; i++) {
+            License license = license("l");
+            FaceUse use = use();
+            Decision decision = LicenseDecider.decide(List.of(license), use);
+            if (decision.verdict() == Verdict.ALLOWED) {
+                assertThat(license.webUse()).isEqualTo(Clause.GRANTED);
+                assertThat(!use.converted() || license.converting() == Clause.GRANTED)
+                        .isTrue();
+                assertThat(license.anyFormat() || license.formats().contains(use.format()))
+                        .isTrue();
+                assertThat(license.endedBy(use.day()) || license.notBegunOn(use.day()))
+                        .isFalse();
+                assertThat(license.covers()).anyMatch(covered -> covered.covers(use.familyId(), use.slot()));
+            }
+        }
+    }
+
+    @Test
+    void isNotMadeWorseByAFurtherLicenseNorChangedByTheirOrder() {
+        for (int i = 0; i < CASES / 4; i++) {
+            FaceUse use = use();
+            List<License> licenses = new ArrayList<>();
+            Verdict before = Verdict.REFUSED;
+            for (int n = 0; n < 4; n++) {
+                licenses.add(license("l" + n));
+                Verdict now = LicenseDecider.decide(licenses, use).verdict();
+                assertThat(now).isLessThanOrEqualTo(before);
+                before = now;
+            }
+            Decision decision = LicenseDecider.decide(licenses, use);
+            Collections.shuffle(licenses, random);
+            assertThat(LicenseDecider.decide(licenses, use)).isEqualTo(decision);
+        }
+    }
+
+    @Test
+    void isNotMadeWorseByGrantingWhatWasSilentNorBetterByRefusing() {
+        for (int i = 0; i < CASES; i++) {
+            License silent = with(license("l"), Clause.NOT_STATED);
+            FaceUse use = use();
+            Verdict unsaid = LicenseDecider.decide(List.of(silent), use).verdict();
+            Verdict granted = LicenseDecider.decide(List.of(with(silent, Clause.GRANTED)), use)
+                    .verdict();
+            Verdict refused = LicenseDecider.decide(List.of(with(silent, Clause.REFUSED)), use)
+                    .verdict();
+            assertThat(granted).isLessThanOrEqualTo(unsaid);
+            assertThat(refused).isGreaterThanOrEqualTo(unsaid);
+        }
+    }
+
+    @Test
+    void changesOnlyOnTheDaysOnWhichTheLicenseSaysSo() {
+        for (int i = 0; i < CASES / 10; i++) {
+            License license = license("l");
+            for (LocalDate day = DAY.minusDays(20); day.isBefore(DAY.plusDays(20)); day = day.plusDays(1)) {
+                boolean differs = license.endedBy(day) != license.endedBy(day.plusDays(1))
+                        || license.notBegunOn(day) != license.notBegunOn(day.plusDays(1))
+                        || license.endsSoon(day) != license.endsSoon(day.plusDays(1));
+                assertThat(license.changesBetween(day, day.plusDays(1)) || !differs)
+                        .as(license + " on " + day)
+                        .isTrue();
+            }
+        }
+    }
+
+    @Test
+    void ofConvertingIsThatOfTheBestLicenseInForce() {
+        for (int i = 0; i < CASES / 4; i++) {
+            List<License> licenses = List.of(license("a"), license("b"), license("c"));
+            Reason reason = LicenseDecider.converting(licenses, "f", REGULAR, DAY);
+            Optional<Verdict> best = licenses.stream()
+                    .filter(license -> !license.endedBy(DAY) && !license.notBegunOn(DAY))
+                    .filter(license -> license.covers().stream().anyMatch(covered -> covered.covers("f", REGULAR)))
+                    .map(license -> license.converting().verdict())
+                    .min(Verdict::compareTo);
+            assertThat(reason.verdict()).isEqualTo(best.orElse(Verdict.NOT_STATED));
+            assertThat(reason.point()).isEqualTo(Point.CONVERTING);
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Point.class)
+    void hasAQuestionForEveryPointThatMayBeSilent(Point point) {
+        assertThat(point.question(Optional.empty())).isNotBlank().doesNotEndWith(".");
+        assertThat(point.question(Optional.of("shop.client.example")))
+                .isEqualTo(point == Point.DOMAIN ? "use on shop.client.example" : point.question(Optional.empty()));
+    }
+
+    private FaceUse use() {
+        return new FaceUse(
+                "f",
+                random.nextBoolean() ? REGULAR : BOLD,
+                pick(List.of(FontFormat.WOFF2, FontFormat.WOFF, FontFormat.TTF)),
+                random.nextBoolean(),
+                DomainName.parse(pick(HOSTS)),
+                DAY.plusDays(random.nextInt(21) - 10L));
+    }
+
+    private License license(String id) {
+        List<DomainPattern> domains = Stream.of("client.example", "*.client.example", "other.example")
+                .filter(domain -> random.nextInt(3) == 0)
+                .map(DomainPattern::parse)
+                .toList();
+        return new License(
+                id,
+                "License " + id,
+                pick(List.of(LicenseKind.values())),
+                List.of(new Coverage(
+                        random.nextInt(5) == 0 ? "g" : "f", random.nextInt(3) == 0 ? List.of(BOLD) : List.of())),
+                clause(),
+                clause(),
+                clause(),
+                clause(),
+                random.nextInt(4) == 0,
+                domains,
+                random.nextBoolean(),
+                random.nextBoolean() ? Set.of(FontFormat.WOFF2) : Set.of(),
+                random.nextBoolean() ? Optional.empty() : Optional.of(DAY.plusDays(random.nextInt(30) - 20L)),
+                random.nextBoolean() ? Optional.empty() : Optional.of(DAY.plusDays(random.nextInt(30) - 8L)),
+                random.nextInt(12),
+                random.nextBoolean());
+    }
+
+    private static License with(License license, Clause clause) {
+        return new License(
+                license.id(),
+                license.name(),
+                license.kind(),
+                license.covers(),
+                clause,
+                clause,
+                clause,
+                clause,
+                license.anyDomain(),
+                license.domains(),
+                license.anyFormat(),
+                license.formats(),
+                license.begins(),
+                license.ends(),
+                license.noticeDays(),
+                license.hasProof());
+    }
+
+    private Clause clause() {
+        return pick(List.of(Clause.GRANTED, Clause.GRANTED, Clause.REFUSED, Clause.NOT_STATED));
+    }
+
+    private <T> T pick(List<T> from) {
+        return from.get(random.nextInt(from.size()));
+    }
+}
