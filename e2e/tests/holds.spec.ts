@@ -218,6 +218,12 @@ test("a family gets another name and its old one back", async ({ page }) => {
     await page.getByLabel("Name of the family").fill(to);
     await page.getByRole("dialog").getByRole("button", { name: "Rename" }).click();
     await expect(page.getByRole("heading", { level: 1, name: to, exact: true })).toBeVisible();
+    // What was done is told in the margin, at the height of where it was done, and over nothing else.
+    const told = (await page.locator(".told", { hasText: "Renamed." }).boundingBox())!;
+    const head = (await page.locator(".leaf-head").boundingBox())!;
+    expect(told.x).toBeGreaterThanOrEqual(head.x + head.width);
+    expect(told.y).toBeGreaterThanOrEqual(head.y);
+    expect(told.y).toBeLessThan(head.y + head.height);
   }
 });
 
