@@ -206,6 +206,19 @@ test("the page stays while the server is away and while a session has ended", as
   await expect(page.getByText("Saved.")).toBeVisible();
 });
 
+test("the row that has the focus keeps it however far the list is scrolled", async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 300 });
+  await signIn(page);
+  await page.goto("/families");
+  const first = page.getByRole("link", { name: "Brantle", exact: true });
+  const second = page.getByRole("link", { name: "Fenwick Grotesk", exact: true });
+  await first.focus();
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  await expect(page.getByRole("listitem").last()).toBeInViewport();
+  await expect(second).toHaveCount(0);
+  await expect(first).toBeFocused();
+});
+
 test("a family gets another name and its old one back", async ({ page }) => {
   await signIn(page);
   await openRecord(page, "/families", "Lanthorn");

@@ -1,4 +1,4 @@
-import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { defaultRangeExtractor, useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
 import { useWalk } from "./useWalk";
 
@@ -17,6 +17,7 @@ type Props<T> = {
 export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }: Props<T>) {
   const walk = useWalk<HTMLDivElement>();
   const [top, setTop] = useState(0);
+  const [focused, setFocused] = useState<number | null>(null);
   useLayoutEffect(() => {
     const place = () => setTop((walk.current?.getBoundingClientRect().top ?? 0) + window.scrollY);
     place();
@@ -29,10 +30,16 @@ export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }:
     overscan: 8,
     scrollMargin: top,
     getItemKey: (index) => keyOf(items[index]!),
+    // The row that has the focus stays drawn however far one scrolls from it.
+    rangeExtractor: (range) => {
+      const near = defaultRangeExtractor(range);
+      return focused === null || focused >= range.count || near.includes(focused)
+        ? near
+        : [...near, focused].sort((a, b) => a - b);
+    },
   });
   const drawn = virtual.getVirtualItems();
-  const last = drawn.at(-1)?.index ?? -1;
-  const nearEnd = last >= items.length - 6;
+  const nearEnd = drawn.some(({ index }) => index >= items.length - 6);
   useEffect(() => {
     if (nearEnd && more && !loadingMore) {
       more();
@@ -52,6 +59,8 @@ export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }:
           ref={virtual.measureElement}
           data-index={index}
           data-row
+          onFocus={() => setFocused(index)}
+          onBlur={() => setFocused(null)}
           role="listitem"
           aria-setsize={more ? -1 : items.length}
           aria-posinset={index + 1}
