@@ -201,6 +201,8 @@ describe("a license", () => {
     expect(question).toHaveTextContent("2 sites stand on it");
     await user.click(within(question).getByRole("button", { name: "Delete" }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/licenses"));
+    // The message moves to the page that was gone to; it is pressed once that page stands.
+    await screen.findByText(/No license is recorded yet/);
     await user.click(await screen.findByRole("button", { name: "Undo" }));
     expect(await screen.findByText("Taken back.")).toBeInTheDocument();
     expect(undone).toBe("h9");

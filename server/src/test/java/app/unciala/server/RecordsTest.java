@@ -121,7 +121,9 @@ class RecordsTest {
                 .isEqualTo(412);
         assertThat(caller.get(path).json().get("roles")).hasSize(2);
         draft.put("clientId", "nobody");
-        assertThat(caller.send("POST", "/api/sites", draft).status()).isEqualTo(404);
+        Answer unknown = caller.send("POST", "/api/sites", draft);
+        assertThat(unknown.status()).isEqualTo(422);
+        assertThat(unknown.json().get("errors").get(0).get("field").asString()).isEqualTo("clientId");
     }
 
     @Test

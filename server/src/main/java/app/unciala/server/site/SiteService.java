@@ -226,7 +226,7 @@ public class SiteService implements Reverser {
                 .param("id", id)
                 .update();
         SiteEntity site = find(id);
-        clients.nameOf(site.clientId());
+        clients.get(site.clientId());
         links.mustExist("familyId", site.familyIds());
         changes.touched(Scope.ofSite(id, site.familyIds()));
     }
