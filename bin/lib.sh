@@ -42,7 +42,7 @@ lay_out() {
   local scratch log pid
   scratch="$(mktemp -d)"
   log="$scratch/log"
-  UNCIALA_PORT=0 UNCIALA_DATA="$scratch/data" java -XX:ArchiveClassesAtExit="$APP/classes.jsa" \
+  env -u UNCIALA_DATABASE -u UNCIALA_ADMIN_PASSWORD UNCIALA_PORT=0 UNCIALA_DATA="$scratch/data" java -XX:ArchiveClassesAtExit="$APP/classes.jsa" \
     -jar "$APP/unciala.jar" >"$log" 2>&1 &
   pid=$!
   for _ in $(seq 240); do

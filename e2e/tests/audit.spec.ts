@@ -1,20 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { audit, signIn } from "./support";
-
-const places = [
-  "/",
-  "/intake",
-  "/families",
-  "/licenses",
-  "/licenses/new",
-  "/sites",
-  "/sites/new",
-  "/flags",
-  "/flags?by=site",
-  "/history",
-  "/people",
-  "/settings",
-];
+import { audit, openRecord, places, records, signIn } from "./support";
 
 test("the sign-in page passes the audit", async ({ page }) => {
   await page.goto("/");
@@ -33,15 +18,8 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.waitForLoadState("networkidle");
       await audit(page);
     }
-    for (const [list, name] of [
-      ["/families", "Ostrel"],
-      ["/sites", "Fernway"],
-      ["/licenses", "Penmarrow web license"],
-      ["/intake", "Brantle 3.zip"],
-    ] as const) {
-      await page.goto(list);
-      await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
-      await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+    for (const [list, name] of records) {
+      await openRecord(page, list, name);
       await page.waitForLoadState("networkidle");
       await audit(page);
     }

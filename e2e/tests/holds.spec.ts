@@ -1,32 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { gzipSync } from "node:zlib";
-import { audit, goTo, signIn } from "./support";
-
-const places = [
-  "/",
-  "/intake",
-  "/families",
-  "/licenses",
-  "/licenses/new",
-  "/sites",
-  "/sites/new",
-  "/flags",
-  "/history",
-  "/people",
-  "/settings",
-];
-const records = [
-  ["/families", "Ostrel"],
-  ["/sites", "Fernway"],
-  ["/licenses", "Penmarrow web license"],
-  ["/intake", "Brantle 3.zip"],
-] as const;
-
-async function openRecord(page: Page, list: string, name: string) {
-  await page.goto(list);
-  await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
-  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
-}
+import { audit, goTo, openRecord, places, records, signIn } from "./support";
 
 /** Nothing but a table or a grid, which moves alone, is wider than the window. */
 async function fits(page: Page) {

@@ -1,6 +1,34 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 
+/** Every place, and some records of each kind that the demonstration has, by the place that lists them. */
+export const places = [
+  "/",
+  "/intake",
+  "/families",
+  "/licenses",
+  "/licenses/new",
+  "/sites",
+  "/sites/new",
+  "/flags",
+  "/flags?by=site",
+  "/history",
+  "/people",
+  "/settings",
+];
+export const records = [
+  ["/families", "Ostrel"],
+  ["/sites", "Fernway"],
+  ["/licenses", "Penmarrow web license"],
+  ["/intake", "Brantle 3.zip"],
+] as const;
+
+export async function openRecord(page: Page, list: string, name: string) {
+  await page.goto(list);
+  await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
+  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+}
+
 export async function signIn(page: Page, name = "demo") {
   await page.goto("/");
   await page.getByLabel("Name").fill(name);

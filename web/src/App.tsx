@@ -1,7 +1,7 @@
 import { lazy, Suspense } from "react";
 import { createBrowserRouter, RouterProvider, useRouteError, type RouteObject } from "react-router";
 import { Frame } from "./frame/Frame";
-import { Nowhere } from "./frame/Nowhere";
+import { NoSuchPage } from "./frame/NoSuchPage";
 import { useWho } from "./shared/account/session";
 import { Failure, Loading } from "./shared/states/States";
 
@@ -64,7 +64,7 @@ export const routes: RouteObject[] = [
         path: "settings",
         lazy: async () => ({ Component: (await import("./settings/SettingsPage")).SettingsPage }),
       },
-      { path: "*", Component: Nowhere },
+      { path: "*", Component: NoSuchPage },
     ],
   },
 ];

@@ -6,7 +6,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter } from "react-router";
 import { App, routes } from "./App";
-import { Surroundings } from "./Surroundings";
+import { Providers } from "./Providers";
 import "./theme/colors.css";
 import "./theme/page.css";
 import "./theme/parts.css";
@@ -14,8 +14,8 @@ import "./theme/narrow.css";
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
-    <Surroundings>
+    <Providers>
       <App router={createBrowserRouter(routes)} />
-    </Surroundings>
+    </Providers>
   </StrictMode>,
 );

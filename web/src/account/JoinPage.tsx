@@ -7,7 +7,7 @@ import { levelWords } from "../shared/account/session";
 import { api, bodyOf } from "../shared/api/client";
 import { useGet } from "../shared/api/queries";
 import { Shown } from "../shared/states/States";
-import { Door } from "./Door";
+import { SignInLayout } from "./SignInLayout";
 import { welcome, words } from "./words";
 
 type Fields = { password: string; again: string };
@@ -35,7 +35,7 @@ export function JoinPage() {
     }
   });
   return (
-    <Door title={words.joinTitle}>
+    <SignInLayout title={words.joinTitle}>
       <Shown of={invited} lines={3}>
         {(person) => (
           <form onSubmit={(event) => void join(event)}>
@@ -71,6 +71,6 @@ export function JoinPage() {
           </form>
         )}
       </Shown>
-    </Door>
+    </SignInLayout>
   );
 }

@@ -1,14 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Door } from "./Door";
+import { SignInLayout } from "./SignInLayout";
 import { SignInForm } from "./SignInForm";
 import { words } from "./words";
 
 export function SignInPage() {
   const client = useQueryClient();
   return (
-    <Door title={words.signInTitle}>
+    <SignInLayout title={words.signInTitle}>
       <p className="first">{words.motto}</p>
       <SignInForm onSignedIn={() => client.invalidateQueries()} />
-    </Door>
+    </SignInLayout>
   );
 }

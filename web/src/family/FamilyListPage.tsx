@@ -1,5 +1,3 @@
-import TextField from "@mui/material/TextField";
-import { useState } from "react";
 import { Link } from "react-router";
 import { usePages } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
@@ -8,65 +6,42 @@ import { useFlagIndex } from "../shared/flag/flags";
 import { SlotGrid } from "../shared/font/SlotGrid";
 import { shownFile } from "../shared/font/slots";
 import { useNameStyle } from "../shared/font/storedFont";
-import { Leaf, Line } from "../shared/layout/Leaf";
+import { Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
-import { Rows } from "../shared/parts/Rows";
-import { useSettled } from "../shared/parts/useSettled";
-import { Shown } from "../shared/states/States";
+import { RecordList, useFilter } from "../shared/parts/RecordList";
 import { howMany, noneNamed, words } from "./words";
 
 const AT_ONCE = 30;
 const noFlags: Flag[] = [];
 
 export function FamilyListPage() {
-  const [filter, setFilter] = useState("");
-  const name = useSettled(filter.trim());
-  const { items, error, again, more, loadingMore } = usePages(
+  const filter = useFilter();
+  const list = usePages(
     "/api/families",
-    { limit: AT_ONCE, name: name || undefined },
+    { limit: AT_ONCE, name: filter.words || undefined },
     { keepShown: true },
   );
-  const flags = useFlagIndex("family", items?.map((family) => family.id) ?? [], AT_ONCE);
+  const flags = useFlagIndex("family", list.items?.map((family) => family.id) ?? [], AT_ONCE);
   return (
-    <Leaf
+    <RecordList
       title={words.title}
       below={words.below}
-      actions={
-        <TextField
-          label={words.filter}
-          size="small"
-          value={filter}
-          onChange={(event) => setFilter(event.target.value)}
-        />
-      }
-    >
-      <Shown of={{ data: items, error, refetch: again }} lines={9}>
-        {(families) =>
-          families.length === 0 ? (
-            <Line>
-              {name ? (
-                <p className="empty">{noneNamed(name)}</p>
-              ) : (
-                <p className="empty">
-                  Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you
-                  accept there stands here.
-                </p>
-              )}
-            </Line>
-          ) : (
-            <Rows
-              label={words.title}
-              items={families}
-              keyOf={(family) => family.id}
-              height={92}
-              more={more}
-              loadingMore={loadingMore}
-              row={(family) => <Row family={family} flags={flags.get(family.id) ?? noFlags} />}
-            />
-          )
-        }
-      </Shown>
-    </Leaf>
+      filter={filter}
+      filterLabel={words.filter}
+      list={list}
+      none={filter.words ? noneNamed(filter.words) : <NothingHeld />}
+      height={92}
+      row={(family) => <Row family={family} flags={flags.get(family.id) ?? noFlags} />}
+    />
+  );
+}
+
+function NothingHeld() {
+  return (
+    <>
+      Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you accept there
+      stands here.
+    </>
   );
 }
 

@@ -7,12 +7,12 @@ import { useChange } from "../shared/api/queries";
 import type { Family, HeldFile } from "../shared/api/types";
 import { Confirm } from "../shared/parts/Confirm";
 import { baseName, formatName, kB, number } from "../shared/parts/format";
-import { useWalk } from "../shared/parts/useWalk";
+import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { removing, words } from "./words";
 
 /** The files of a family, with what can be done to each. */
 export function FileTable({ family }: { family: Family }) {
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   return (
     <div className="scrolled" ref={walk}>
       <table className="sheet">

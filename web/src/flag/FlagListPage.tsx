@@ -1,12 +1,11 @@
-import MenuItem from "@mui/material/MenuItem";
-import TextField from "@mui/material/TextField";
 import { Link, useSearchParams } from "react-router";
 import { usePresentPeople, useWho } from "../shared/account/session";
 import { useGet } from "../shared/api/queries";
 import { filterOf, gatheredQuery, paramsOf, useCounts, type FlagFilter } from "../shared/flag/flags";
 import { GatheredEntry } from "../shared/flag/GatheredEntry";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { useWalk } from "../shared/parts/useWalk";
+import { Choice, type Option } from "../shared/parts/Choice";
+import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Shown } from "../shared/states/States";
 import { choices, onlyFirst, summary, words } from "./words";
 
@@ -18,7 +17,7 @@ export function FlagListPage() {
   const [params, setParams] = useSearchParams();
   const filter = filterOf(params);
   const entries = useGet("/api/flags/gathered", { query: gatheredQuery(filter, MOST) });
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   const set = (change: Partial<FlagFilter>) =>
     setParams(paramsOf({ ...filter, ...change }), { replace: true, preventScrollReset: true });
   return (
@@ -65,9 +64,10 @@ function Sentence({ filter, onChange }: SentenceProps) {
   const people = usePresentPeople();
   const me = useWho().data?.name;
   const narrowed = filter.site || filter.family || filter.license;
-  const persons = people.map((one): [string, string] => [one.name, one.name === me ? "me" : one.displayName]);
+  const persons = people.map((one): Option => [one.name, one.name === me ? "me" : one.displayName]);
   const word = (name: keyof typeof choices, label: string) => (
-    <Word
+    <Choice
+      hideLabel
       label={label}
       value={filter[name]}
       options={choices[name]}
@@ -80,7 +80,8 @@ function Sentence({ filter, onChange }: SentenceProps) {
       {word("group", "Group")}
       {word("severity", "Gravity")}
       <span>{words.handedTo}</span>
-      <Word
+      <Choice
+        hideLabel
         label="Person"
         value={filter.person}
         options={[["", "anybody or nobody"], ...persons]}
@@ -91,29 +92,5 @@ function Sentence({ filter, onChange }: SentenceProps) {
       {word("order", "Order")}
       {narrowed && <Link to="/flags">{words.narrowed}</Link>}
     </div>
-  );
-}
-
-function Word(props: {
-  label: string;
-  value: string;
-  options: [string, string][];
-  onChange: (value: string) => void;
-}) {
-  const known = props.options.some(([value]) => value === props.value);
-  return (
-    <TextField
-      select
-      variant="standard"
-      value={known ? props.value : (props.options[0]?.[0] ?? "")}
-      slotProps={{ htmlInput: { "aria-label": props.label }, select: { displayEmpty: true } }}
-      onChange={(event) => props.onChange(event.target.value)}
-    >
-      {props.options.map(([value, said]) => (
-        <MenuItem key={value} value={value}>
-          {said}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

@@ -1,6 +1,7 @@
 import type { Flag, FlagCount, FlagStory } from "../shared/api/types";
 import { openOf } from "../shared/flag/flags";
 import { groupNames } from "../shared/flag/words";
+import type { Option } from "../shared/parts/Choice";
 import { count, day, moment, number } from "../shared/parts/format";
 
 /** What the Flags place says. */
@@ -22,16 +23,13 @@ export const words = {
   toNobody: "Handed to nobody.",
 };
 
-/** What is sent, and what is read for it. */
-type Choice = [value: string, said: string];
-
-const groups: Choice[] = (Object.keys(groupNames) as Flag["group"][]).map((group) => [
+const groups: Option[] = (Object.keys(groupNames) as Flag["group"][]).map((group) => [
   group,
   groupNames[group].toLowerCase(),
 ]);
 
 /** The words of the sentence that says which flags are shown. */
-export const choices: Record<"state" | "group" | "severity" | "by" | "order", Choice[]> = {
+export const choices: Record<"state" | "group" | "severity" | "by" | "order", Option[]> = {
   state: [
     ["open", "open"],
     ["accepted", "accepted"],
@@ -45,7 +43,7 @@ export const choices: Record<"state" | "group" | "severity" | "by" | "order", Ch
     ["ASK", "that need an answer"],
     ["WARN", "that can wait"],
   ],
-  by: ["cause", "site", "family", "license", "person"].map((by): Choice => [by, by]),
+  by: ["cause", "site", "family", "license", "person"].map((by): Option => [by, by]),
   order: [
     ["", "gravest first"],
     ["oldest", "oldest first inside"],

@@ -6,8 +6,8 @@ import { useGet } from "../shared/api/queries";
 import { openOf, useCounts } from "../shared/flag/flags";
 import { number } from "../shared/parts/format";
 import { Wordmark } from "../shared/layout/Wordmark";
-import { Away } from "./Away";
-import { Broken } from "./Broken";
+import { ServerAway } from "./ServerAway";
+import { PageFailure } from "./PageFailure";
 import { DropGuard } from "./DropGuard";
 import { Keys } from "./Keys";
 import { places, words } from "./words";
@@ -51,8 +51,8 @@ export function Frame({ who }: { who: Who }) {
         </nav>
       </div>
       <div className="page">
-        <Away />
-        <ErrorBoundary FallbackComponent={Broken} resetKeys={[pathname]}>
+        <ServerAway />
+        <ErrorBoundary FallbackComponent={PageFailure} resetKeys={[pathname]}>
           <Outlet />
         </ErrorBoundary>
       </div>

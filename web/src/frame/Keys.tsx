@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useNavigate } from "react-router";
-import { singleKeys, useKept } from "../shared/parts/stored";
+import { singleKeys, useStoredChoice } from "../shared/parts/useStoredChoice";
 import { places, words } from "./words";
 
 const KeysAndSigns = lazy(async () => ({ default: (await import("./KeysAndSigns")).KeysAndSigns }));
@@ -13,7 +13,7 @@ const ownKeys = "[role=dialog], [role=menu], [role=listbox], [role=combobox]";
 export function Keys() {
   const navigate = useNavigate();
   const [open, setOpen] = useState(false);
-  const [kept] = useKept(singleKeys, "on");
+  const [kept] = useStoredChoice(singleKeys, "on");
   const enabled = kept === "on";
   const options = {
     enabled,

@@ -3,16 +3,16 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useQueryClient } from "@tanstack/react-query";
 import { SignInForm } from "../account/SignInForm";
-import { link, useLink } from "../shared/api/link";
+import { connection, useConnection } from "../shared/api/connection";
 import type { Who } from "../shared/api/types";
 import { words } from "./words";
 
 /** Signs in again over the page, which stays with everything that was typed. */
 export function SessionEnded({ who }: { who: Who }) {
-  const { ended } = useLink();
+  const { ended } = useConnection();
   const client = useQueryClient();
   const again = async () => {
-    link.sessionBegun();
+    connection.sessionBegun();
     await client.invalidateQueries();
   };
   return (

@@ -83,7 +83,7 @@ describe("the frame", () => {
 
   it("keeps the rail when a page breaks, and says so", async () => {
     network.use(http.get("*/api/families/f1", () => HttpResponse.json({ id: "f1", name: "Broken" })));
-    await open("/families/f1", "This page stumbled");
+    await open("/families/f1", "This page cannot be shown");
     expect(screen.getByRole("navigation", { name: "Places" })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Try again" })).toBeInTheDocument();
   });

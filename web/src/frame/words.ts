@@ -19,7 +19,7 @@ export const words = {
   endedWhy: "Sign in again to go on. What is on this page stays as it is.",
   away: "The server does not answer. What is on this page stays; it is asked again every few seconds.",
   droppedBeside: "Files are dropped on Intake to take them in, or on Search to ask whether they are held.",
-  failed: "This page stumbled",
+  failed: "This page cannot be shown",
   failedWhy: "Something on it could not be shown. Nothing was changed by that.",
   toToday: "To Today",
   nowhere: "There is no such page",

@@ -1,10 +1,10 @@
-import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { Link, useSearchParams } from "react-router";
 import { useGet, usePages } from "../shared/api/queries";
 import { Entry } from "../shared/history/Entries";
 import { typeWords } from "../shared/history/words";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { Choice, type Option } from "../shared/parts/Choice";
 import { Rows } from "../shared/parts/Rows";
 import { Shown } from "../shared/states/States";
 import { historyQuery } from "./filter";
@@ -26,22 +26,15 @@ export function HistoryPage() {
     }
     setParams(next, { replace: true, preventScrollReset: true });
   };
-  const persons = people.map(({ name, displayName }): [string, string] => [name, displayName]);
-  const choice = (name: string, label: string, options: [string, string][]) => (
-    <TextField
-      select
-      size="small"
+  const persons = people.map(({ name, displayName }): Option => [name, displayName]);
+  const choice = (name: string, label: string, options: Option[]) => (
+    <Choice
       label={label}
-      sx={{ minWidth: 150 }}
+      width={150}
       value={params.get(name) ?? ""}
-      onChange={(event) => set(name, event.target.value)}
-    >
-      {options.map(([value, said]) => (
-        <MenuItem key={value} value={value}>
-          {said}
-        </MenuItem>
-      ))}
-    </TextField>
+      options={options}
+      onChange={(value) => set(name, value)}
+    />
   );
   return (
     <Leaf

@@ -8,7 +8,7 @@ import { filterOf, gatheredQuery, openOf, useCounts, type FlagFilter } from "../
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count, localDates, longDay } from "../shared/parts/format";
 import { uploadsInWords } from "../shared/parts/uploads";
-import { useWalk } from "../shared/parts/useWalk";
+import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Shown } from "../shared/states/States";
 import { inWords, words } from "./words";
 
@@ -25,7 +25,7 @@ export function HomePage() {
   const ending = useGet("/api/flags", { query: { cause: "LICENSE_ENDING", state: "open", limit: 3 } }).data
     ?.items;
   const waiting = intakes.filter((intake) => intake.state === "REVIEW");
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   const later = counts ? openOf(counts, { severity: "WARN" }) : 0;
   return (
     <Leaf title={longDay(new Date())} below={counts && inWords(counts, waiting.length)}>

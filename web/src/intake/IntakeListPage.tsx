@@ -6,7 +6,7 @@ import { Leaf, Line } from "../shared/layout/Leaf";
 import { kB, moment, number } from "../shared/parts/format";
 import { More } from "../shared/parts/More";
 import { uploadsInWords } from "../shared/parts/uploads";
-import { useWalk } from "../shared/parts/useWalk";
+import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Shown } from "../shared/states/States";
 import { DropArea } from "./DropArea";
 import { stateWords, wanted, words } from "./words";
@@ -68,7 +68,7 @@ function For() {
 
 function IntakeTable({ title, intakes }: { title: string; intakes: IntakeSummary[] }) {
   const people = usePeople();
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   return intakes.length === 0 ? null : (
     <>
       <h2 className="section">{title}</h2>

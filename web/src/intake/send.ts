@@ -1,5 +1,5 @@
 import { filesIn, problemIn, NoAnswerError } from "../shared/api/client";
-import { link } from "../shared/api/link";
+import { connection } from "../shared/api/connection";
 import { tokenHeader } from "../shared/api/token";
 import type { Opened } from "../shared/api/types";
 
@@ -24,18 +24,18 @@ export function send(files: File[], onProgress: (sending: Sending) => void): Pro
     request.responseType = "json";
     request.upload.onprogress = ({ loaded, total }) => onProgress({ part: total > 0 ? loaded / total : 0 });
     request.onload = () => {
-      link.answered();
+      connection.answered();
       if (request.status === 202) {
         resolve(request.response as Opened);
         return;
       }
       if (request.status === 401) {
-        link.sessionEnded();
+        connection.sessionEnded();
       }
       reject(problemIn(request.status, request.response));
     };
     request.onerror = () => {
-      link.silent();
+      connection.silent();
       reject(new NoAnswerError());
     };
     request.send(form);

@@ -16,8 +16,7 @@ export function Agreement({ license }: { license: License }) {
       bodyOf(
         api.POST("/api/licenses/{id}/agreement", {
           params: { path: { id: license.id }, header: editing(license.version) },
-          // The document describes the form by its fields; a form with files is what is sent.
-          body: filesIn("file", [{ file, path: file.name }]) as never,
+          body: filesIn("file", [{ file, path: file.name }]),
         }),
       ),
     said: () => words.attached,

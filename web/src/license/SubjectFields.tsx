@@ -1,9 +1,11 @@
-import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
+import { Choice } from "../shared/parts/Choice";
 import { FamilyChoice, type NamedFamily } from "../shared/parts/FamilyChoice";
 import { kindWords, words } from "./words";
+
+const kinds = Object.entries(kindWords) as [LicenseDraft["kind"], string][];
 
 type Names = Record<string, string>;
 
@@ -34,13 +36,13 @@ export function SubjectFields(props: { familyNames: Names; onNamed: (names: Name
         name="kind"
         control={control}
         render={({ field }) => (
-          <TextField select {...field} slotProps={{ htmlInput: { "aria-label": words.basis } }}>
-            {Object.entries(kindWords).map(([kind, said]) => (
-              <MenuItem key={kind} value={kind}>
-                {said}
-              </MenuItem>
-            ))}
-          </TextField>
+          <Choice
+            hideLabel
+            label={words.basis}
+            value={field.value}
+            options={kinds}
+            onChange={field.onChange}
+          />
         )}
       />
       <label className="label" htmlFor="vendor">

@@ -1,5 +1,4 @@
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
@@ -9,12 +8,13 @@ import { api, bodyOf, editing } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
 import type { Invited, Level, Person } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { Choice } from "../shared/parts/Choice";
 import { Confirm } from "../shared/parts/Confirm";
 import { Copy } from "../shared/parts/Copy";
 import { moment } from "../shared/parts/format";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { Shown } from "../shared/states/States";
-import { gone, howMany, levelHelp, levels, words } from "./words";
+import { explained, gone, howMany, levelHelp, levels, words } from "./words";
 
 /** Everybody at the agency who may sign in, and those who once could. */
 export function PeoplePage() {
@@ -116,20 +116,14 @@ function Row(props: { person: Person; administrator: boolean; onInvited: (invite
       <td className="quiet">{person.name}</td>
       <td>
         {administrator && !self ? (
-          <TextField
-            select
-            size="small"
+          <Choice
+            hideLabel
+            label={`Level of ${person.displayName}`}
             value={person.level}
             disabled={edit.isPending}
-            slotProps={{ htmlInput: { "aria-label": `Level of ${person.displayName}` } }}
-            onChange={(event) => edit.mutate(event.target.value as Level)}
-          >
-            {levels.map((level) => (
-              <MenuItem key={level} value={level}>
-                {levelWords[level]}
-              </MenuItem>
-            ))}
-          </TextField>
+            options={levels}
+            onChange={(level) => edit.mutate(level)}
+          />
         ) : (
           levelWords[person.level]
         )}
@@ -217,13 +211,13 @@ function AddPerson({ onInvited }: { onInvited: (invited: Invited) => void }) {
           name="level"
           control={control}
           render={({ field }) => (
-            <TextField select {...field} slotProps={{ htmlInput: { "aria-label": words.level } }}>
-              {levels.map((level) => (
-                <MenuItem key={level} value={level}>
-                  {levelWords[level]}: {levelHelp[level]}
-                </MenuItem>
-              ))}
-            </TextField>
+            <Choice
+              hideLabel
+              label={words.level}
+              value={field.value}
+              options={explained}
+              onChange={field.onChange}
+            />
           )}
         />
       </div>

@@ -26,7 +26,13 @@ export const levelHelp: Record<Level, string> = {
   ADMINISTRATOR: "also adds people and makes backups",
 };
 
-export const levels = Object.keys(levelWords) as Level[];
+export const levels = Object.entries(levelWords) as [Level, string][];
+
+/** The levels with what each may do. */
+export const explained = levels.map(([level, name]): [Level, string] => [
+  level,
+  `${name}: ${levelHelp[level]}`,
+]);
 
 export function howMany(present: number): string {
   return `${count(present, "person", "people")} may sign in.`;

@@ -22,7 +22,7 @@ export function SearchBox() {
   const ask = async (file: File) => {
     try {
       const body = filesIn("file", [{ file, path: file.name }]);
-      const [first] = await bodyOf(api.POST("/api/search", { body: body as never }));
+      const [first] = await bodyOf(api.POST("/api/search", { body }));
       tell({ text: first ? held(first) : notHeld(file.name) });
       if (first) {
         await navigate(kinds[first.type].to + first.id);

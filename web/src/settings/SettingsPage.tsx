@@ -11,7 +11,7 @@ import { api } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
-import { singleKeys, useKept } from "../shared/parts/stored";
+import { singleKeys, useStoredChoice } from "../shared/parts/useStoredChoice";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { BackupSection } from "./BackupSection";
 import { words } from "./words";
@@ -65,7 +65,7 @@ function Paper() {
 }
 
 function Keys() {
-  const [keys, setKeys] = useKept(singleKeys, "on");
+  const [keys, setKeys] = useStoredChoice(singleKeys, "on");
   return (
     <>
       <span className="label">{words.singleKeys}</span>

@@ -4,13 +4,13 @@ import { Sign } from "../shared/flag/Sign";
 import { shownFile } from "../shared/font/slots";
 import { inFont, useStoredFont } from "../shared/font/storedFont";
 import { formatName, localDates } from "../shared/parts/format";
-import { useWalk } from "../shared/parts/useWalk";
+import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Verdict } from "../shared/parts/Verdict";
 import { roleWords, words } from "./words";
 
 /** One row for each face that each text role asks for: asked, held, allowed. */
 export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   if (rows.length === 0) {
     return <p className="empty">{words.asksNothing}</p>;
   }

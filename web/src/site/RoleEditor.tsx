@@ -4,12 +4,13 @@ import TextField from "@mui/material/TextField";
 import type { Family, Role } from "../shared/api/types";
 import { SlotGrid } from "../shared/font/SlotGrid";
 import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
+import { Choice } from "../shared/parts/Choice";
 import { OneFamilyChoice } from "../shared/parts/FamilyChoice";
 import { genericWords, roleWords, words } from "./words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
 
-const generics = Object.keys(genericWords) as Role["generic"][];
+const generics = Object.entries(genericWords) as [Role["generic"], string][];
 
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
 export function RoleEditor({ role, family, onChange, onRemove }: Props) {
@@ -27,21 +28,14 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
           onChange={(chosen) => onChange({ ...role, familyId: chosen.id, faces: [] })}
         />
         <span className="quiet">{words.then}</span>
-        <TextField
-          select
+        <Choice
+          hideLabel
+          label={`${name}: generic family`}
+          width={110}
           value={role.generic}
-          sx={{ minWidth: 110 }}
-          slotProps={{ htmlInput: { "aria-label": `${name}: generic family` } }}
-          onChange={(event) =>
-            onChange({ ...role, generic: generics.find((one) => one === event.target.value) ?? role.generic })
-          }
-        >
-          {generics.map((generic) => (
-            <MenuItem key={generic} value={generic}>
-              {genericWords[generic]}
-            </MenuItem>
-          ))}
-        </TextField>
+          options={generics}
+          onChange={(generic) => onChange({ ...role, generic })}
+        />
         <Button size="small" className="to-the-end" onClick={onRemove} aria-label={`Remove the role ${name}`}>
           {words.removeRole}
         </Button>

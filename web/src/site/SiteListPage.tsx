@@ -1,71 +1,44 @@
 import Button from "@mui/material/Button";
-import TextField from "@mui/material/TextField";
-import { useState } from "react";
 import { Link } from "react-router";
 import { useMayEdit } from "../shared/account/session";
 import { usePages } from "../shared/api/queries";
 import type { Flag, Site } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagIndex } from "../shared/flag/flags";
-import { Leaf, Line } from "../shared/layout/Leaf";
+import { Line } from "../shared/layout/Leaf";
 import { count } from "../shared/parts/format";
-import { Rows } from "../shared/parts/Rows";
-import { useSettled } from "../shared/parts/useSettled";
-import { Shown } from "../shared/states/States";
+import { RecordList, useFilter } from "../shared/parts/RecordList";
 import { noneWith, roleWords, words } from "./words";
 
 const AT_ONCE = 30;
 const noFlags: Flag[] = [];
 
 export function SiteListPage() {
-  const [filter, setFilter] = useState("");
-  const name = useSettled(filter.trim());
-  const { items, error, again, more, loadingMore } = usePages(
+  const mayEdit = useMayEdit();
+  const filter = useFilter();
+  const list = usePages(
     "/api/sites",
-    { limit: AT_ONCE, name: name || undefined },
+    { limit: AT_ONCE, name: filter.words || undefined },
     { keepShown: true },
   );
-  const flags = useFlagIndex("site", items?.map((site) => site.id) ?? [], AT_ONCE);
-  const mayEdit = useMayEdit();
+  const flags = useFlagIndex("site", list.items?.map((site) => site.id) ?? [], AT_ONCE);
   return (
-    <Leaf
+    <RecordList
       title={words.title}
       actions={
-        <>
-          {mayEdit && (
-            <Button component={Link} to="/sites/new" variant="outlined">
-              {words.add}
-            </Button>
-          )}
-          <TextField
-            label={words.filter}
-            size="small"
-            value={filter}
-            onChange={(event) => setFilter(event.target.value)}
-          />
-        </>
+        mayEdit && (
+          <Button component={Link} to="/sites/new" variant="outlined">
+            {words.add}
+          </Button>
+        )
       }
-    >
-      <Shown of={{ data: items, error, refetch: again }} lines={9}>
-        {(sites) =>
-          sites.length === 0 ? (
-            <Line>
-              <p className="empty">{name ? noneWith(name) : words.none}</p>
-            </Line>
-          ) : (
-            <Rows
-              label={words.title}
-              items={sites}
-              keyOf={(site) => site.id}
-              height={110}
-              more={more}
-              loadingMore={loadingMore}
-              row={(site) => <Row site={site} flags={flags.get(site.id) ?? noFlags} />}
-            />
-          )
-        }
-      </Shown>
-    </Leaf>
+      filter={filter}
+      filterLabel={words.filter}
+      list={list}
+      none={filter.words ? noneWith(filter.words) : words.none}
+      height={110}
+      row={(site) => <Row site={site} flags={flags.get(site.id) ?? noFlags} />}
+    />
   );
 }
 

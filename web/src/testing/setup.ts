@@ -1,7 +1,7 @@
 import "@testing-library/jest-dom/vitest";
 import { cleanup, configure } from "@testing-library/react";
 import { afterAll, afterEach, beforeAll, vi } from "vitest";
-import { link } from "../shared/api/link";
+import { connection } from "../shared/api/connection";
 import { network } from "./network";
 
 configure({ asyncUtilTimeout: 5_000 });
@@ -32,8 +32,8 @@ beforeAll(() => network.listen({ onUnhandledRequest: "error" }));
 afterEach(() => {
   cleanup();
   network.resetHandlers();
-  link.answered();
-  link.sessionBegun();
+  connection.answered();
+  connection.sessionBegun();
   localStorage.clear();
 });
 afterAll(() => network.close());

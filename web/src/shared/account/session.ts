@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, bodyOf, ProblemError } from "../api/client";
-import { link } from "../api/link";
+import { connection } from "../api/connection";
 import { useGet } from "../api/queries";
 import type { Level, Who } from "../api/types";
 
@@ -28,7 +28,7 @@ export function useWho() {
         }
         const before = client.getQueryData<Who | null>(key) ?? null;
         if (before) {
-          link.sessionEnded();
+          connection.sessionEnded();
         }
         return before;
       }

@@ -2,7 +2,7 @@ import { http, HttpResponse } from "msw";
 import { afterEach, describe, expect, it } from "vitest";
 import { network, problem } from "../../testing/network";
 import { api, bodyOf, editing, isStale, NoAnswerError, ProblemError, problemIn } from "./client";
-import { link } from "./link";
+import { connection } from "./connection";
 
 afterEach(() => {
   document.cookie = "XSRF-TOKEN=; expires=Thu, 01 Jan 1970 00:00:00 GMT";
@@ -67,16 +67,16 @@ describe("the API", () => {
   it("knows a server that does not answer, until it answers", async () => {
     network.use(http.get("*/api/clients", () => HttpResponse.error()));
     await expect(api.GET("/api/clients")).rejects.toBeInstanceOf(NoAnswerError);
-    expect(link.state().away).toBe(true);
+    expect(connection.state().away).toBe(true);
     await api.GET("/api/sites");
-    expect(link.state().away).toBe(false);
+    expect(connection.state().away).toBe(false);
   });
 
   it("does not take a call that was given up for a server that is away", async () => {
     const giving = new AbortController();
     giving.abort();
     await expect(api.GET("/api/sites", { signal: giving.signal })).rejects.toThrow();
-    expect(link.state().away).toBe(false);
+    expect(connection.state().away).toBe(false);
   });
 
   it("notices that the session has ended, but not when nobody was signed in or a password is wrong", async () => {
@@ -87,8 +87,8 @@ describe("the API", () => {
     );
     await api.GET("/api/session").catch(() => undefined);
     await api.POST("/api/session", { body: { name: "a", password: "b" } }).catch(() => undefined);
-    expect(link.state().ended).toBe(false);
+    expect(connection.state().ended).toBe(false);
     await api.GET("/api/clients").catch(() => undefined);
-    expect(link.state().ended).toBe(true);
+    expect(connection.state().ended).toBe(true);
   });
 });

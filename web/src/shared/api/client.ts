@@ -1,6 +1,6 @@
 import createClient, { type Middleware } from "openapi-fetch";
 import type { paths } from "./schema";
-import { link } from "./link";
+import { connection } from "./connection";
 import { tokenHeader } from "./token";
 
 /** A refusal of the server: its status, the sentence it gave, and the fields that it names (RFC 9457). */
@@ -32,12 +32,12 @@ const everyCall: Middleware = {
     }
   },
   async onResponse({ response, schemaPath }) {
-    link.answered();
+    connection.answered();
     if (response.ok) {
       return;
     }
     if (response.status === 401 && schemaPath !== "/api/session") {
-      link.sessionEnded();
+      connection.sessionEnded();
     }
     throw problemIn(response.status, await response.json().catch(() => null));
   },
@@ -45,7 +45,7 @@ const everyCall: Middleware = {
     if (request.signal.aborted) {
       return;
     }
-    link.silent();
+    connection.silent();
     return new NoAnswerError();
   },
 };
@@ -67,13 +67,16 @@ export function editing(version: number): { "If-Match": string } {
   return { "If-Match": `"${version}"` };
 }
 
-/** Files of a form in place of JSON. */
-export function filesIn(field: string, files: { file: File; path: string }[]): FormData {
+/**
+ * Files of a form in place of JSON. The document describes such a body by its fields, so that no form is of its type;
+ * this one is taken for any.
+ */
+export function filesIn(field: string, files: { file: File; path: string }[]): never {
   const form = new FormData();
   for (const { file, path } of files) {
     form.append(field, file, path);
   }
-  return form;
+  return form as never;
 }
 
 /** Whether somebody else changed the record that an edit was based on. */

@@ -7,7 +7,7 @@ import { useChange, usePages } from "../api/queries";
 import type { Flag, Gathered } from "../api/types";
 import { count, day, number } from "../parts/format";
 import { More } from "../parts/More";
-import { useWalk } from "../parts/useWalk";
+import { useRovingFocus } from "../parts/useRovingFocus";
 import { Failure } from "../states/States";
 import { Decide } from "./Decide";
 import { makeWoff2Of } from "./FlagNote";
@@ -59,7 +59,7 @@ function Inside({ entry, filter }: { entry: Gathered; filter: FlagFilter }) {
   const { items, error, again, more, loadingMore } = usePages("/api/flags", insideQuery(filter, entry));
   const [picked, setPicked] = useState<string[]>([]);
   const mayEdit = useMayEdit();
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   const flags = items ?? [];
   const chosen = flags.filter((flag) => picked.includes(flag.id));
   const about = chosen.length > 0 ? chosen : flags;

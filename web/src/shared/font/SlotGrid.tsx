@@ -1,7 +1,7 @@
 import Tooltip from "@mui/material/Tooltip";
 import type { HeldFile, Slot } from "../api/types";
 import { Sign } from "../flag/Sign";
-import { useWalk } from "../parts/useWalk";
+import { useRovingFocus } from "../parts/useRovingFocus";
 import { lettersOf } from "./sample";
 import { cellInWords, drawn, formatsOf, gridOf, weightKey, weightWords, type Ask, type Cell } from "./slots";
 import { inFont, useStoredFont } from "./storedFont";
@@ -20,7 +20,7 @@ type Props = {
 /** A family as weights across and slopes down, every filled slot set in its very file. */
 export function SlotGrid({ files, asks, small, unlicensed = false, picked, onPick }: Props) {
   const grid = gridOf(files, asks);
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   return (
     <div className="slots-scroll" ref={onPick ? walk : undefined}>
       <table className={small ? "slots small" : "slots"}>

@@ -38,12 +38,12 @@ export function loadAt(address: string, listener: () => void): () => void {
     if (used.users === 0 && entries.get(address) === used) {
       entries.delete(address);
       entries.set(address, used);
-      letGo();
+      release();
     }
   };
 }
 
-function letGo() {
+function release() {
   const unused = [...entries].filter(([, entry]) => entry.users === 0 && entry.font.state !== "loading");
   for (const [address, entry] of unused.slice(0, Math.max(0, unused.length - UNUSED_KEPT))) {
     entries.delete(address);

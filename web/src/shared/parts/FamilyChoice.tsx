@@ -7,15 +7,26 @@ import { useSettled } from "./useSettled";
 
 export type NamedFamily = { id: string; name: string };
 
-/** The families whose names have some words, at most twenty; asked for when typing has come to rest. */
-function useFamiliesNamed(words: string, wanted: boolean): NamedFamily[] {
-  const name = useSettled(words.trim());
-  const found = useGet(
-    "/api/families",
-    { query: { limit: 20, name: name || undefined } },
-    { enabled: wanted },
-  );
-  return found.data?.items ?? [];
+/**
+ * What both choices give their field: the families, at most twenty, whose names have the words typed, asked for when
+ * typing has come to rest. `chosenName` stands in the field and is not looked for.
+ */
+function useFamilySearch(chosenName = "") {
+  const [typed, setTyped] = useState(chosenName);
+  const [open, setOpen] = useState(false);
+  const name = useSettled(typed === chosenName ? "" : typed.trim());
+  const found = useGet("/api/families", { query: { limit: 20, name: name || undefined } }, { enabled: open });
+  return {
+    open,
+    onOpen: () => setOpen(true),
+    onClose: () => setOpen(false),
+    options: (found.data?.items ?? []).map((family): NamedFamily => ({ id: family.id, name: family.name })),
+    filterOptions: (all: NamedFamily[]) => all,
+    getOptionLabel: (family: NamedFamily) => family.name,
+    isOptionEqualToValue: (a: NamedFamily, b: NamedFamily) => a.id === b.id,
+    inputValue: typed,
+    onInputChange: (_: unknown, value: string) => setTyped(value),
+  };
 }
 
 /** Chooses families out of thousands by a few letters of their names. */
@@ -24,23 +35,12 @@ export function FamilyChoice(props: {
   chosen: NamedFamily[];
   onChange: (chosen: NamedFamily[]) => void;
 }) {
-  const [words, setWords] = useState("");
-  const [open, setOpen] = useState(false);
-  const options = useFamiliesNamed(words, open);
   return (
     <Autocomplete
+      {...useFamilySearch()}
       multiple
-      open={open}
-      onOpen={() => setOpen(true)}
-      onClose={() => setOpen(false)}
-      options={options}
-      filterOptions={(all) => all}
-      getOptionLabel={(family) => family.name}
-      isOptionEqualToValue={(a, b) => a.id === b.id}
       value={props.chosen}
-      inputValue={words}
-      onInputChange={(_, value) => setWords(value)}
-      onChange={(_, chosen) => props.onChange(chosen.map(({ id, name }) => ({ id, name })))}
+      onChange={(_, chosen) => props.onChange(chosen)}
       limitTags={12}
       renderInput={(params) => (
         <TextField
@@ -61,22 +61,11 @@ export function OneFamilyChoice(props: {
   placeholder?: string;
   onChange: (chosen: NamedFamily) => void;
 }) {
-  const [words, setWords] = useState(props.chosen?.name ?? "");
-  const [open, setOpen] = useState(false);
-  const options = useFamiliesNamed(words === props.chosen?.name ? "" : words, open);
   return (
     <Autocomplete
-      open={open}
-      onOpen={() => setOpen(true)}
-      onClose={() => setOpen(false)}
-      options={options}
-      filterOptions={(all) => all}
-      getOptionLabel={(family) => family.name}
-      isOptionEqualToValue={(a, b) => a.id === b.id}
+      {...useFamilySearch(props.chosen?.name)}
       value={props.chosen}
-      inputValue={words}
-      onInputChange={(_, value) => setWords(value)}
-      onChange={(_, family) => family && props.onChange({ id: family.id, name: family.name })}
+      onChange={(_, family) => family && props.onChange(family)}
       sx={{ minWidth: 190 }}
       renderInput={(params) => (
         <TextField

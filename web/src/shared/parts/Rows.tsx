@@ -1,6 +1,6 @@
 import { defaultRangeExtractor, useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
-import { useWalk } from "./useWalk";
+import { useRovingFocus } from "./useRovingFocus";
 
 type Props<T> = {
   items: T[];
@@ -15,7 +15,7 @@ type Props<T> = {
 
 /** A long list of which only what is near the view is drawn; the next page is read when its end comes near. */
 export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }: Props<T>) {
-  const walk = useWalk<HTMLDivElement>();
+  const walk = useRovingFocus<HTMLDivElement>();
   const [top, setTop] = useState(0);
   const [focused, setFocused] = useState<number | null>(null);
   useLayoutEffect(() => {

@@ -3,12 +3,12 @@ import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { Surroundings } from "../../Surroundings";
+import { Providers } from "../../Providers";
 import { Leaf, Line } from "../layout/Leaf";
 import { domainsIn } from "./domains";
 import { plainly } from "./format";
 import { useTell, type Message } from "./Messages";
-import { singleKeys, useKept } from "./stored";
+import { singleKeys, useStoredChoice } from "./useStoredChoice";
 import { uploadsInWords } from "./uploads";
 import { useSettled } from "./useSettled";
 
@@ -38,9 +38,9 @@ function Page({ second = true }: { second?: boolean }) {
 }
 
 const shown = (page: React.ReactNode) => (
-  <Surroundings>
+  <Providers>
     <MemoryRouter>{page}</MemoryRouter>
-  </Surroundings>
+  </Providers>
 );
 
 describe("what is told", () => {
@@ -137,7 +137,7 @@ describe("small parts", () => {
 
   it("keeps a choice of the reader, and tells it everywhere it is used", async () => {
     function Choice() {
-      const [keys, setKeys] = useKept(singleKeys, "on");
+      const [keys, setKeys] = useStoredChoice(singleKeys, "on");
       return <button onClick={() => setKeys(keys === "on" ? "off" : "on")}>{keys}</button>;
     }
     render(

@@ -283,7 +283,7 @@ class RefusalsTest {
         for (String cursor : List.of("x", "%00", "Zm9v", "eyJhIjoxfQ", "%22%3B--")) {
             assertThat(caller.get(list + "?cursor=" + cursor).status())
                     .as(cursor)
-                    .isIn(200, 400, 404, 422);
+                    .isIn(400, 422);
         }
     }
 

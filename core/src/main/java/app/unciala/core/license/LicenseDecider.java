@@ -39,7 +39,7 @@ public final class LicenseDecider {
                 .filter(license -> license.covers().stream().anyMatch(c -> c.covers(familyId, slot)))
                 .filter(license -> !license.endedBy(day) && !license.notBegunOn(day))
                 .map(license -> {
-                    Reason reason = clause(Point.CONVERTING, license.converting(), "converting to other formats");
+                    Reason reason = clause(Point.CONVERTING, license.converting());
                     return new Reason(reason.point(), reason.verdict(), license.name() + ": " + reason.text());
                 })
                 .min(Comparator.comparing(Reason::verdict).thenComparing(Reason::text))
@@ -59,14 +59,18 @@ public final class LicenseDecider {
                         license.endedBy(use.day())
                                 ? new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + day)
                                 : new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + day)));
-        reasons.add(clause(Point.WEB_USE, license.webUse(), "use on web pages"));
+        reasons.add(clause(Point.WEB_USE, license.webUse()));
         reasons.add(domain(license, use.domain()));
         reasons.add(format(license, use));
         if (use.converted()) {
-            reasons.add(clause(Point.CONVERTING, license.converting(), "converting to other formats"));
+            reasons.add(clause(Point.CONVERTING, license.converting()));
         }
         Verdict verdict = reasons.stream().map(Reason::verdict).reduce(Verdict.ALLOWED, Verdict::and);
         return new Decision(verdict, Optional.of(license.id()), reasons);
+    }
+
+    private static Reason clause(Point point, Clause clause) {
+        return clause(point, clause, point.question(Optional.empty()));
     }
 
     private static Reason clause(Point point, Clause clause, String what) {

@@ -30,7 +30,6 @@ import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
 import app.unciala.server.site.SiteService;
-import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StoredFiles;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -42,7 +41,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -69,6 +67,7 @@ public class FamilyService implements Reverser {
     private final FaceFileRepository files;
     private final FileStore store;
     private final StoredFiles stored;
+    private final FamilyRecords records;
     private final SiteService sites;
     private final LicenseService licenses;
     private final Links links;
@@ -85,6 +84,7 @@ public class FamilyService implements Reverser {
             FaceFileRepository files,
             FileStore store,
             StoredFiles stored,
+            FamilyRecords records,
             SiteService sites,
             LicenseService licenses,
             Links links,
@@ -99,6 +99,7 @@ public class FamilyService implements Reverser {
         this.files = files;
         this.store = store;
         this.stored = stored;
+        this.records = records;
         this.sites = sites;
         this.licenses = licenses;
         this.links = links;
@@ -172,7 +173,7 @@ public class FamilyService implements Reverser {
         Window<FamilyEntity> window = part.isEmpty()
                 ? families.findAllBy(position, BY_NAME, Cursor.limit(limit))
                 : families.findByNameKeyContaining(part, position, BY_NAME, Cursor.limit(limit));
-        return Page.of(window, toRecords(window.getContent()));
+        return Page.of(window, records.of(window.getContent()));
     }
 
     @Transactional(readOnly = true)
@@ -182,13 +183,13 @@ public class FamilyService implements Reverser {
 
     @Transactional(readOnly = true)
     public Family get(String id) {
-        return toRecord(find(id));
+        return records.of(find(id));
     }
 
     /** The family of this name, whatever its case, spaces and hyphens. */
     @Transactional(readOnly = true)
     public Optional<Family> named(String name) {
-        return families.findByNameKey(Texts.familyKey(name)).map(this::toRecord);
+        return families.findByNameKey(Texts.familyKey(name)).map(records::of);
     }
 
     /** Puts files into the inventory, in the order given; for an intake, within its transaction. */
@@ -246,7 +247,7 @@ public class FamilyService implements Reverser {
         history.record(Deed.of("family", id, family.name(), "Renamed “" + before + "” to “" + family.name() + "”")
                 .changing(Map.of("name", before), Map.of("name", family.name())));
         touched(Set.of(id), List.of());
-        return toRecord(family);
+        return records.of(family);
     }
 
     /** Makes the WOFF2 of a file and puts it into the same slot, unless a license refuses converting. */
@@ -413,7 +414,7 @@ public class FamilyService implements Reverser {
         Set<String> ids = files.findByDrawing(drawing).stream()
                 .map(FaceFileEntity::familyId)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        return toRecords(families.findAllById(ids));
+        return records.of(families.findAllById(ids));
     }
 
     /** Says that what is held of families changed; {@code before} are files that are held no more. */
@@ -444,54 +445,6 @@ public class FamilyService implements Reverser {
                         .map(FaceFileEntity::familyId)
                         .collect(Collectors.toSet()),
                 List.of());
-    }
-
-    private Family toRecord(FamilyEntity family) {
-        return toRecords(List.of(family)).get(0);
-    }
-
-    /** With a fixed number of further queries, for their files, the sites that ask and the licenses that cover. */
-    private List<Family> toRecords(List<FamilyEntity> found) {
-        List<String> ids = found.stream().map(FamilyEntity::id).toList();
-        Map<String, List<File>> held = files.findByFamilyIdIn(ids).stream()
-                .sorted(FaceFileEntity.ORDER)
-                .collect(Collectors.groupingBy(
-                        FaceFileEntity::familyId, Collectors.mapping(FaceFileEntity::toRecord, Collectors.toList())));
-        List<Site> asking = sites.asking(ids);
-        List<Recorded> covering = licenses.covering(ids);
-        return found.stream()
-                .map(family -> new Family(
-                        family.id(),
-                        family.version(),
-                        family.name(),
-                        held.getOrDefault(family.id(), List.of()),
-                        asks(asking, family.id()),
-                        asking.stream()
-                                .filter(site -> site.familyNames().containsKey(family.id()))
-                                .map(site -> new SiteName(site.id(), site.name()))
-                                .toList(),
-                        covering.stream()
-                                .filter(license -> license.familyNames().containsKey(family.id()))
-                                .map(license -> new CoveredBy(
-                                        license.id(),
-                                        license.terms().name(),
-                                        license.terms().ends()))
-                                .toList()))
-                .toList();
-    }
-
-    private static List<Asked> asks(List<Site> asking, String familyId) {
-        Map<SlotView, Set<String>> bySlot = new LinkedHashMap<>();
-        for (Site site : asking) {
-            site.roles().stream()
-                    .filter(role -> role.familyId().equals(familyId))
-                    .flatMap(role -> role.faces().stream())
-                    .forEach(slot -> bySlot.computeIfAbsent(slot, s -> new LinkedHashSet<>())
-                            .add(site.name()));
-        }
-        return bySlot.entrySet().stream()
-                .map(entry -> new Asked(entry.getKey(), List.copyOf(entry.getValue())))
-                .toList();
     }
 
     private FamilyEntity find(String id, long expectedVersion) {

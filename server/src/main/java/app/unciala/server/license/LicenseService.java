@@ -2,7 +2,6 @@ package app.unciala.server.license;
 
 import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.flag.Scope;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
@@ -33,7 +32,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -225,7 +223,7 @@ public class LicenseService implements Reverser {
                     terms.anyDomain(),
                     terms.domains().stream().map(DomainPattern::parse).toList(),
                     terms.anyFormat(),
-                    terms.formats().stream().map(LicenseService::format).collect(Collectors.toUnmodifiableSet()),
+                    terms.formats().stream().map(LicenseTerms::format).collect(Collectors.toUnmodifiableSet()),
                     Optional.ofNullable(terms.begins()),
                     Optional.ofNullable(terms.ends()),
                     terms.notice(),
@@ -281,7 +279,7 @@ public class LicenseService implements Reverser {
         edit(license, draft);
         Recorded made = toRecord(license);
         history.record(Deed.of("license", license.id(), license.name(), "Recorded license “" + license.name() + "”")
-                .changing(Map.of(), described(made)));
+                .changing(Map.of(), LicenseTerms.described(made)));
         changes.touched(Scope.ofLicense(license.id(), license.familyIds(), links));
         return made;
     }
@@ -290,13 +288,13 @@ public class LicenseService implements Reverser {
     public Recorded update(String id, long expectedVersion, LicenseDraft draft) {
         changes.begin();
         LicenseEntity license = find(id, expectedVersion);
-        Map<String, String> before = described(toRecord(license));
+        Map<String, String> before = LicenseTerms.described(toRecord(license));
         Set<String> families = new TreeSet<>(license.familyIds());
         edit(license, draft);
         families.addAll(license.familyIds());
         Recorded edited = toRecord(license);
         history.record(Deed.of("license", id, license.name(), "Changed license “" + license.name() + "”")
-                .changing(before, described(edited)));
+                .changing(before, LicenseTerms.described(edited)));
         changes.touched(Scope.ofLicense(id, families, links));
         return edited;
     }
@@ -341,7 +339,7 @@ public class LicenseService implements Reverser {
     public String delete(String id, long expectedVersion) {
         changes.begin();
         LicenseEntity license = find(id, expectedVersion);
-        Map<String, String> before = described(toRecord(license));
+        Map<String, String> before = LicenseTerms.described(toRecord(license));
         license.delete(clock.instant());
         licenses.saveAndFlush(license);
         changes.touched(Scope.ofLicense(id, license.familyIds(), links));
@@ -367,118 +365,12 @@ public class LicenseService implements Reverser {
     }
 
     private void edit(LicenseEntity license, LicenseDraft draft) {
-        LicenseDraft checked = checked(draft);
+        LicenseDraft checked = LicenseTerms.checked(draft);
         links.mustExist(
                 "covers", checked.covers().stream().map(Covered::familyId).toList());
         license.edit(checked);
         licenses.saveAndFlush(license);
         links.ofLicense(license.id(), license.familyIds());
-    }
-
-    private static LicenseDraft checked(LicenseDraft draft) {
-        if (draft.begins() != null && draft.ends() != null && draft.ends().isBefore(draft.begins())) {
-            throw Fault.invalid("ends", "It ends on " + draft.ends() + ", before it begins on " + draft.begins() + ".");
-        }
-        if (isFarOff(draft.begins()) || isFarOff(draft.ends())) {
-            throw Fault.invalid("ends", "A license runs between the years 1900 and 3000.");
-        }
-        draft.formats().forEach(LicenseService::format);
-        List<String> domains = new ArrayList<>();
-        for (String domain : draft.domains()) {
-            try {
-                domains.add(DomainPattern.parse(domain).toString());
-            } catch (IllegalArgumentException e) {
-                throw Fault.invalid("domains", e.getMessage() + ".");
-            }
-        }
-        return new LicenseDraft(
-                draft.name().strip(),
-                draft.kind(),
-                draft.vendor(),
-                draft.covers().stream()
-                        .map(covered -> new Covered(
-                                covered.familyId(),
-                                covered.faces().stream()
-                                        .map(face -> SlotView.of(face.toSlot()))
-                                        .distinct()
-                                        .toList()))
-                        .toList(),
-                draft.webUse(),
-                draft.converting(),
-                draft.subdomains(),
-                draft.development(),
-                draft.anyDomain(),
-                domains.stream().distinct().toList(),
-                draft.anyFormat(),
-                draft.formats(),
-                draft.begins(),
-                draft.ends(),
-                draft.noticeDays(),
-                draft.price(),
-                currency(draft.currency()),
-                draft.proof(),
-                draft.notes());
-    }
-
-    private static boolean isFarOff(@Nullable LocalDate day) {
-        return day != null && (day.getYear() < 1900 || day.getYear() > 3000);
-    }
-
-    private static String currency(String code) {
-        try {
-            return Currency.getInstance(code.strip().toUpperCase(Locale.ROOT)).getCurrencyCode();
-        } catch (IllegalArgumentException e) {
-            throw Fault.invalid("currency", "“" + code + "” is no currency; write its three letters, such as EUR.");
-        }
-    }
-
-    private static FontFormat format(String key) {
-        return FontFormat.fromKey(key)
-                .orElseThrow(() ->
-                        Fault.invalid("formats", "“" + key + "” is no font format; try woff2, woff, ttf or otf."));
-    }
-
-    /** The terms in words, by the names of their fields. */
-    private static Map<String, String> described(Recorded license) {
-        LicenseDraft terms = license.terms();
-        Map<String, String> words = new LinkedHashMap<>();
-        words.put("name", terms.name());
-        words.put("kind", terms.kind().words());
-        words.put("vendor", terms.vendor());
-        words.put(
-                "covers",
-                terms.covers().stream()
-                        .map(covered -> license.familyNames().getOrDefault(covered.familyId(), covered.familyId())
-                                + (covered.faces().isEmpty()
-                                        ? ""
-                                        : " ("
-                                                + covered.faces().stream()
-                                                        .map(SlotView::label)
-                                                        .collect(Collectors.joining(", "))
-                                                + ")"))
-                        .collect(Collectors.joining(", ")));
-        words.put("webUse", words(terms.webUse()));
-        words.put("converting", words(terms.converting()));
-        words.put("subdomains", words(terms.subdomains()));
-        words.put("development", words(terms.development()));
-        words.put("domains", terms.anyDomain() ? "any" : String.join(", ", terms.domains()));
-        words.put("formats", terms.anyFormat() ? "any" : String.join(", ", terms.formats()));
-        words.put("begins", terms.begins() == null ? "" : terms.begins().toString());
-        words.put("ends", terms.ends() == null ? "" : terms.ends().toString());
-        words.put("noticeDays", String.valueOf(terms.noticeDays()));
-        words.put(
-                "price",
-                terms.price() == null || terms.price() == 0
-                        ? ""
-                        : terms.price() / 100 + "." + String.format(Locale.ROOT, "%02d", terms.price() % 100) + " "
-                                + terms.currency());
-        words.put("proof", terms.proof());
-        words.put("notes", terms.notes());
-        return words;
-    }
-
-    private static String words(Clause clause) {
-        return clause.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     private Recorded toRecord(LicenseEntity license) {

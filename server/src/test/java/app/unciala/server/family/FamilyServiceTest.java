@@ -54,6 +54,7 @@ class FamilyServiceTest {
             files,
             store,
             mock(StoredFiles.class),
+            new FamilyRecords(files, sites, licenses),
             sites,
             licenses,
             links,

@@ -5,7 +5,7 @@ import { Failure } from "../shared/states/States";
 import { words } from "./words";
 
 /** In place of a page that could not be shown; the rail stays. */
-export function Broken({ error, resetErrorBoundary }: FallbackProps) {
+export function PageFailure({ error, resetErrorBoundary }: FallbackProps) {
   return (
     <Leaf title={words.failed} below={words.failedWhy} margin={false}>
       <Line>

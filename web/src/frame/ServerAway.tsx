@@ -1,14 +1,14 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api } from "../shared/api/client";
-import { useLink } from "../shared/api/link";
+import { useConnection } from "../shared/api/connection";
 import { words } from "./words";
 
 const AGAIN_MILLISECONDS = 3_000;
 
 /** One line over the page while the server does not answer; when it is back, all that failed is asked again. */
-export function Away() {
-  const { away } = useLink();
+export function ServerAway() {
+  const { away } = useConnection();
   const client = useQueryClient();
   const [was, setWas] = useState(away);
   useQuery({

@@ -1,12 +1,12 @@
 import { useSyncExternalStore } from "react";
 
 /** How it stands with the server: `away` while it does not answer, `ended` when the session has ended. */
-export type Link = { away: boolean; ended: boolean };
+export type Connection = { away: boolean; ended: boolean };
 
-let state: Link = { away: false, ended: false };
+let state: Connection = { away: false, ended: false };
 const listeners = new Set<() => void>();
 
-function set(change: Partial<Link>) {
+function set(change: Partial<Connection>) {
   const next = { ...state, ...change };
   if (next.away !== state.away || next.ended !== state.ended) {
     state = next;
@@ -14,7 +14,7 @@ function set(change: Partial<Link>) {
   }
 }
 
-export const link = {
+export const connection = {
   answered: () => set({ away: false }),
   silent: () => set({ away: true }),
   sessionEnded: () => set({ ended: true }),
@@ -26,6 +26,6 @@ export const link = {
   },
 };
 
-export function useLink(): Link {
-  return useSyncExternalStore(link.subscribe, link.state);
+export function useConnection(): Connection {
+  return useSyncExternalStore(connection.subscribe, connection.state);
 }

@@ -7,13 +7,7 @@ import { Messages } from "./shared/parts/Messages";
 import { theme } from "./theme/theme";
 
 /** What every page stands in: the look, the answers kept, and what is told. */
-export function Surroundings({
-  client = queryClient,
-  children,
-}: {
-  client?: QueryClient;
-  children: ReactNode;
-}) {
+export function Providers({ client = queryClient, children }: { client?: QueryClient; children: ReactNode }) {
   return (
     <ThemeProvider theme={theme} defaultMode="system">
       <CssBaseline />

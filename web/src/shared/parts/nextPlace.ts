@@ -2,7 +2,7 @@
 export type Place = { row: number; column: number };
 
 /** Where a key leads from a place; the same place when it leads nowhere, null for any other key. */
-export function step(key: string, from: Place, widths: number[]): Place | null {
+export function nextPlace(key: string, from: Place, widths: number[]): Place | null {
   const last = widths.length - 1;
   const at = (row: number, column: number): Place => ({
     row,

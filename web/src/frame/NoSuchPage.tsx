@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { words } from "./words";
 
-export function Nowhere() {
+export function NoSuchPage() {
   return (
     <Leaf title={words.nowhere} margin={false}>
       <Line>

@@ -2,7 +2,7 @@ import { useEffect, type ReactNode } from "react";
 import { Wordmark } from "../shared/layout/Wordmark";
 
 /** The page before one is signed in: the name of the product, and a form beside it. */
-export function Door({ title, children }: { title: string; children: ReactNode }) {
+export function SignInLayout({ title, children }: { title: string; children: ReactNode }) {
   useEffect(() => {
     document.title = title;
   }, [title]);

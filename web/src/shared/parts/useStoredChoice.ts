@@ -3,7 +3,7 @@ import { useSyncExternalStore } from "react";
 const listeners = new Set<() => void>();
 
 /** A choice of the reader that this browser keeps, such as whether single keys do something. */
-export function useKept(name: string, usual: string): [string, (value: string) => void] {
+export function useStoredChoice(name: string, usual: string): [string, (value: string) => void] {
   const value = useSyncExternalStore(
     (listener) => {
       listeners.add(listener);

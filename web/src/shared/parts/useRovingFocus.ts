@@ -1,5 +1,5 @@
 import { useEffect, useRef, type RefObject } from "react";
-import { step } from "./walk";
+import { nextPlace } from "./nextPlace";
 
 const able = "a[href], button:not([disabled]), input:not([disabled])";
 /** In these, arrow keys do something of their own. */
@@ -9,7 +9,7 @@ const typing = "input:not([type=checkbox]), textarea, select, [role=combobox], [
  * Makes one Tab stop of a grid or a list: arrow keys walk over whatever can be pressed in its rows, each marked
  * `data-row`. The element that was walked to last is where Tab comes back to.
  */
-export function useWalk<E extends HTMLElement>(): RefObject<E | null> {
+export function useRovingFocus<E extends HTMLElement>(): RefObject<E | null> {
   const container = useRef<E>(null);
   useEffect(() => {
     const element = container.current;
@@ -57,7 +57,7 @@ export function useWalk<E extends HTMLElement>(): RefObject<E | null> {
       if (row < 0) {
         return;
       }
-      const next = step(
+      const next = nextPlace(
         event.key,
         { row, column: grid[row]!.indexOf(target) },
         grid.map((one) => one.length),

@@ -1,0 +1,74 @@
+import TextField from "@mui/material/TextField";
+import { useState, type ReactNode } from "react";
+import { Leaf, Line } from "../layout/Leaf";
+import { Shown } from "../states/States";
+import { Rows } from "./Rows";
+import { useSettled } from "./useSettled";
+
+/** Words by which a list is narrowed: as they are typed, and once typing has come to rest. */
+export function useFilter() {
+  const [typed, setTyped] = useState("");
+  return { typed, setTyped, words: useSettled(typed.trim()) };
+}
+
+type Props<T> = {
+  title: string;
+  below?: string;
+  /** What can be begun from here, before the field that narrows the list. */
+  actions?: ReactNode;
+  filter: ReturnType<typeof useFilter>;
+  filterLabel: string;
+  list: { items?: T[]; error: Error | null; again: () => void; more?: () => void; loadingMore: boolean };
+  /** What is said when nothing is there, or nothing that the words fit. */
+  none: ReactNode;
+  /** What heads the rows. */
+  head?: ReactNode;
+  /** About how high a row is, in CSS pixels. */
+  height: number;
+  row: (item: T) => ReactNode;
+};
+
+/** The page of a place that lists its records, narrowed by words. */
+export function RecordList<T extends { id: string }>(props: Props<T>) {
+  const { list, filter } = props;
+  return (
+    <Leaf
+      title={props.title}
+      below={props.below}
+      actions={
+        <>
+          {props.actions}
+          <TextField
+            label={props.filterLabel}
+            size="small"
+            value={filter.typed}
+            onChange={(event) => filter.setTyped(event.target.value)}
+          />
+        </>
+      }
+    >
+      <Shown of={{ data: list.items, error: list.error, refetch: list.again }} lines={9}>
+        {(items) =>
+          items.length === 0 ? (
+            <Line>
+              <p className="empty">{props.none}</p>
+            </Line>
+          ) : (
+            <>
+              {props.head && <Line>{props.head}</Line>}
+              <Rows
+                label={props.title}
+                items={items}
+                keyOf={(item) => item.id}
+                height={props.height}
+                more={list.more}
+                loadingMore={list.loadingMore}
+                row={props.row}
+              />
+            </>
+          )
+        }
+      </Shown>
+    </Leaf>
+  );
+}
