@@ -1,0 +1,89 @@
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { http, HttpResponse } from "msw";
+import { useState } from "react";
+import { describe, expect, it, vi } from "vitest";
+import { Providers } from "../../Providers";
+import { network } from "../../testing/network";
+import { family } from "../../testing/samples";
+import { Choice, type Option } from "./Choice";
+import { FamilyChoice, OneFamilyChoice, type NamedFamily } from "./FamilyChoice";
+
+const sizes: Option<"s" | "m">[] = [
+  ["s", "small"],
+  ["m", "middling"],
+];
+
+describe("a choice of a few things", () => {
+  it("gives what was chosen, under a name that is seen or only said", async () => {
+    const chosen = vi.fn();
+    const { rerender } = render(<Choice label="Size" value="s" options={sizes} onChange={chosen} />);
+    await userEvent.click(screen.getByRole("combobox", { name: /Size/ }));
+    await userEvent.click(screen.getByRole("option", { name: "middling" }));
+    expect(chosen).toHaveBeenCalledExactlyOnceWith("m");
+    rerender(<Choice hideLabel label="Size" value="m" options={sizes} onChange={chosen} />);
+    expect(screen.getByRole("combobox", { name: "Size" })).toHaveTextContent("middling");
+  });
+
+  it("shows the first when its value is none of them", () => {
+    render(<Choice hideLabel label="Size" value={"xl" as "s"} options={sizes} onChange={() => undefined} />);
+    expect(screen.getByRole("combobox", { name: "Size" })).toHaveTextContent("small");
+  });
+});
+
+/** Families on the mocked network, found by a part of their names; what was looked for is returned. */
+function held(...names: string[]) {
+  const asked: string[] = [];
+  network.use(
+    http.get("*/api/families", ({ request }) => {
+      const words = new URL(request.url).searchParams.get("name") ?? "";
+      asked.push(words);
+      const items = names
+        .filter((name) => name.toLowerCase().includes(words.toLowerCase()))
+        .map((name) => family({ id: name, name }));
+      return HttpResponse.json({ items, next: null });
+    }),
+  );
+  return asked;
+}
+
+describe("a choice of families", () => {
+  it("finds them by some letters, several of them, and asks nothing before it is opened", async () => {
+    const asked = held("Ostrel", "Osier", "Marl");
+    function Several() {
+      const [chosen, setChosen] = useState<NamedFamily[]>([]);
+      return <FamilyChoice label="Covers" chosen={chosen} onChange={setChosen} />;
+    }
+    render(
+      <Providers>
+        <Several />
+      </Providers>,
+    );
+    expect(asked).toEqual([]);
+    const field = screen.getByRole("combobox", { name: "Covers" });
+    for (const [typed, name] of [
+      ["ost", "Ostrel"],
+      ["mar", "Marl"],
+    ] as const) {
+      await userEvent.type(field, typed);
+      await userEvent.click(await screen.findByRole("option", { name }));
+    }
+    expect(screen.getByRole("button", { name: "Ostrel" })).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Marl" })).toBeInTheDocument();
+  });
+
+  it("offers all of them while the chosen one stands in the field", async () => {
+    held("Ostrel", "Marl");
+    const chosen = vi.fn();
+    render(
+      <Providers>
+        <OneFamilyChoice label="Family" chosen={{ id: "Marl", name: "Marl" }} onChange={chosen} />
+      </Providers>,
+    );
+    const field = screen.getByRole("combobox", { name: "Family" });
+    expect(field).toHaveValue("Marl");
+    await userEvent.click(field);
+    await userEvent.click(await screen.findByRole("option", { name: "Ostrel" }));
+    expect(chosen).toHaveBeenCalledExactlyOnceWith({ id: "Ostrel", name: "Ostrel" });
+  });
+});
