@@ -1,16 +1,16 @@
 import { defineConfig } from "@playwright/test";
 
-/** The running product in Debian's Chromium; UNCIALA_URL is where bin/test started it. */
+/** Debian's Chromium; how the product is started stands in tests/inventory.ts. What a failed test did is kept. */
 export default defineConfig({
   testDir: "tests",
   outputDir: "test-results",
-  workers: 1,
+  workers: process.env.UNCIALA_APP ? 2 : 1,
   retries: 0,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   reporter: [["list"]],
   use: {
-    baseURL: process.env.UNCIALA_URL ?? "http://localhost:8600",
+    trace: "retain-on-failure",
     viewport: { width: 1280, height: 800 },
     locale: "en-US",
     launchOptions: {

@@ -9,6 +9,7 @@ const views = [
   ["intake", "/intake", "Brantle 3.zip"],
   ["families", "/families"],
   ["family", "/families", "Ostrel"],
+  ["duplicates", "/families/duplicates"],
   ["licenses", "/licenses"],
   ["license", "/licenses", "Penmarrow web license"],
   ["sites", "/sites"],

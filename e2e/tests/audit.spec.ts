@@ -1,5 +1,8 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./inventory";
 import { audit, openRecord, places, records, signIn } from "./support";
+
+test.use({ inventory: "audit" });
 
 test("the sign-in page passes the audit", async ({ page }) => {
   await page.goto("/");

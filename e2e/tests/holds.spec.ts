@@ -1,6 +1,9 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import { gzipSync } from "node:zlib";
+import { test } from "./inventory";
 import { audit, goTo, openRecord, places, records, signIn } from "./support";
+
+test.use({ inventory: "holds" });
 
 /** Nothing but a table or a grid, which moves alone, is wider than the window. */
 async function fits(page: Page) {
@@ -94,7 +97,14 @@ test("the content is reached by one key, lists by one more, and a place begins a
   await expect(page.getByRole("link", { name: "Skip to the content" })).toBeFocused();
   await page.keyboard.press("Enter");
   await page.keyboard.press("Tab");
+  await expect(page.getByRole("link", { name: "Duplicates" })).toBeFocused();
+  await page.keyboard.press("Tab");
   await expect(page.getByLabel("Filter by name")).toBeFocused();
+  // The words of the sentence that narrows the list, one key each.
+  for (let word = 0; word < 6; word++) {
+    await page.keyboard.press("Tab");
+  }
+  await expect(page.getByRole("combobox", { name: "Order" })).toBeFocused();
   await page.keyboard.press("Tab");
   await expect(page.getByRole("link", { name: "Brantle", exact: true })).toBeFocused();
   await page.keyboard.press("End");
@@ -122,6 +132,7 @@ test("dialogs, menus and failures pass the audit, too", async ({ page }) => {
     await audit(page);
     await page.keyboard.press("Escape");
     await openRecord(page, "/intake", "Brantle 3.zip");
+    await page.getByRole("button", { name: "Files of Brantle" }).click();
     await page
       .getByRole("button", { name: /^Evidence of/ })
       .first()
@@ -198,9 +209,9 @@ test("a family gets another name and its old one back", async ({ page }) => {
     ["Lanthorn Uncial", "Lanthorn"],
   ] as const) {
     await expect(page.getByRole("heading", { level: 1, name: from, exact: true })).toBeVisible();
-    await page.getByRole("button", { name: "Rename" }).click();
+    await page.getByRole("button", { name: "Edit", exact: true }).click();
     await page.getByLabel("Name of the family").fill(to);
-    await page.getByRole("dialog").getByRole("button", { name: "Rename" }).click();
+    await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
     await expect(page.getByRole("heading", { level: 1, name: to, exact: true })).toBeVisible();
     // What was done is told in the margin, at the height of where it was done, and over nothing else.
     const told = (await page.locator(".told", { hasText: "Renamed." }).boundingBox())!;

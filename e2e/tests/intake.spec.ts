@@ -1,7 +1,12 @@
-import { expect, test } from "@playwright/test";
-import { readdirSync } from "node:fs";
+import { expect } from "@playwright/test";
+import { execFileSync } from "node:child_process";
+import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { goTo, signIn } from "./support";
+import { test } from "./inventory";
+import { audit, goTo, signIn } from "./support";
+
+test.use({ inventory: "intake" });
 
 /** What the Java tests cut and damaged, out of the fonts of Debian packages. */
 const target = join(import.meta.dirname, "../../core/target");
@@ -13,6 +18,10 @@ test("a font is shown by letters it has, and damage that browsers do not take is
   await page
     .getByLabel("Choose files")
     .setInputFiles([join(target, "samples/emoji-cut.woff2"), join(target, "damaged", damaged)]);
+  await expect(page.getByText(/^2 families to/)).toBeVisible();
+  for (const files of await page.getByRole("button", { name: /^Files of / }).all()) {
+    await files.click();
+  }
   const emoji = page.getByRole("group", { name: /emoji-cut\.woff2/ });
   await expect(emoji.getByText("👍")).toBeVisible();
   await expect(emoji.getByText("Ag")).toBeHidden();
@@ -21,4 +30,66 @@ test("a font is shown by letters it has, and damage that browsers do not take is
   await page.getByRole("button", { name: "Throw away" }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Throw away" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Intake" })).toBeVisible();
+});
+
+test("an archive as vendors pack it is sorted, decided on, accepted with its license, and taken back", async ({
+  page,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), "unciala-vendor-"));
+  const fonts = "/usr/share/fonts/truetype";
+  try {
+    mkdirSync(join(folder, "Lato/desktop"), { recursive: true });
+    mkdirSync(join(folder, "Lato/web"));
+    for (const face of ["Regular", "Bold", "Italic"]) {
+      copyFileSync(`${fonts}/lato/Lato-${face}.ttf`, join(folder, `Lato/desktop/Lato-${face}.ttf`));
+    }
+    execFileSync("woff2_compress", [join(folder, "Lato/desktop/Lato-Regular.ttf")]);
+    renameSync(join(folder, "Lato/desktop/Lato-Regular.woff2"), join(folder, "Lato/web/Lato-Regular.woff2"));
+    writeFileSync(join(folder, "Lato/OFL.txt"), "SIL OPEN FONT LICENSE Version 1.1");
+    writeFileSync(join(folder, "Lato/Read me.txt"), "For trial purposes only.");
+    writeFileSync(join(folder, "Lato/.DS_Store"), "left");
+    // Two drawings for one slot, of which somebody has to choose.
+    mkdirSync(join(folder, "Garamond"));
+    for (const size of ["08", "12"]) {
+      copyFileSync(
+        `/usr/share/fonts/opentype/ebgaramond/EBGaramond${size}-Regular.otf`,
+        join(folder, `Garamond/EBGaramond${size}-Regular.otf`),
+      );
+    }
+    execFileSync("zip", ["-qr", "vendor.zip", "."], { cwd: folder });
+    await signIn(page);
+    await goTo(page, "Intake");
+    await page.getByLabel("Choose files").setInputFiles(join(folder, "vendor.zip"));
+    await expect(page.getByText("1 family to decide on; 1 family to take in as it is.")).toBeVisible();
+    const lato = page.getByRole("group", { name: "Lato", exact: true });
+    await expect(lato).toContainText("New family: 3 files, 1 further format");
+    await expect(lato).toContainText("SIL Open Font License 1.1 · sans serif");
+    await expect(page.getByText(/Read me\.txt says it is a trial/)).toBeVisible();
+    await page.getByRole("button", { name: "Read OFL.txt" }).click();
+    await expect(page.getByRole("dialog")).toContainText("SIL OPEN FONT LICENSE");
+    await page.keyboard.press("Escape");
+    await page.getByRole("button", { name: "Files of EB Garamond" }).click();
+    await page
+      .getByRole("group", { name: /^Decide: EBGaramond/ })
+      .getByRole("button", { name: "Leave out" })
+      .click();
+    await expect(page.getByText("2 families to take in as they are.")).toBeVisible();
+    await audit(page);
+    await page.getByRole("button", { name: /^Accept 5 files/ }).click();
+    await expect(page.getByText("5 files went in, 1 license recorded.")).toBeVisible();
+    await goTo(page, "Licenses");
+    await page.getByRole("main").getByRole("link", { name: "SIL Open Font License 1.1" }).first().click();
+    await expect(page.getByRole("link", { name: "OFL.txt" })).toBeVisible();
+    await goTo(page, "Families");
+    await page.getByLabel("Filter by name").fill("lato");
+    await page.getByRole("main").getByRole("link", { name: "Lato", exact: true }).click();
+    await expect(page.getByRole("button", { name: /^Bold: held as TTF/ })).toBeVisible();
+
+    // The same archive again brings nothing.
+    await goTo(page, "Intake");
+    await page.getByLabel("Choose files").setInputFiles(join(folder, "vendor.zip"));
+    await expect(page.getByText("1 family to decide on; 1 family with nothing new.")).toBeVisible();
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
 });

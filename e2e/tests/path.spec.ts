@@ -1,10 +1,13 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer, type Server } from "node:http";
 import { tmpdir } from "node:os";
 import { join, normalize } from "node:path";
+import { test } from "./inventory";
 import { goTo, signIn } from "./support";
+
+test.use({ inventory: "path" });
 
 /** Real fonts that a Debian package installed. */
 const real = "/usr/share/fonts/truetype/dejavu";
@@ -34,7 +37,10 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await goTo(page, "Intake");
     await page.getByLabel("Choose files").setInputFiles(archive);
     await expect(page.getByRole("heading", { level: 1, name: "dejavu.zip" })).toBeVisible();
-    await expect(page.getByText("New face")).toHaveCount(2);
+    await expect(page.getByText("1 family to take in as it is.")).toBeVisible();
+    await expect(page.getByText("New family: 2 files")).toBeVisible();
+    await page.getByRole("button", { name: `Files of ${family}` }).click();
+    await expect(page.getByText("New family", { exact: true })).toHaveCount(2);
     await expect(page.getByRole("listitem").filter({ hasText: /Damaged\s*broken\.ttf.*plain text/ })).toBeVisible();
     await page.getByRole("button", { name: "Evidence" }).first().click();
     await expect(page.getByText("OS/2 usWeightClass", { exact: true })).toBeVisible();
@@ -45,6 +51,8 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await page.getByRole("button", { name: "Correct DejaVuSans-Bold.ttf" }).click();
     await page.getByLabel("Weight").fill("700");
     await page.getByRole("button", { name: "Correct", exact: true }).click();
+    // Its records name an open license; here somebody records the license of another agreement.
+    await page.getByRole("checkbox", { name: /^One license, Bitstream Vera License, for 1 family/ }).uncheck();
     await page.getByRole("button", { name: "Accept 2 files" }).click();
   });
 
@@ -168,6 +176,8 @@ test("dropping the same file again says that it is held, and an intake can be th
   await signIn(page);
   await goTo(page, "Intake");
   await page.getByLabel("Choose files").setInputFiles(`${real}/DejaVuSans.ttf`);
+  await expect(page.getByText("This drop brings nothing new: its font is held already or left out.")).toBeVisible();
+  await page.getByRole("button", { name: "Files of DejaVu Sans" }).click();
   await expect(page.getByText("Same bytes", { exact: true })).toBeVisible();
   await expect(page.getByText("Mark at least one file to go in.")).toBeVisible();
   await page.getByRole("button", { name: "Throw away" }).click();

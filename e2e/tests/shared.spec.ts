@@ -1,5 +1,8 @@
-import { expect, test, type Browser, type Page } from "@playwright/test";
+import { expect, type Browser, type Page } from "@playwright/test";
+import { test } from "./inventory";
 import { audit, goTo, signIn } from "./support";
+
+test.use({ inventory: "shared" });
 
 /** A page of another person, in a browser of its own. */
 async function another(browser: Browser, name: string): Promise<Page> {

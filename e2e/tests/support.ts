@@ -6,6 +6,8 @@ export const places = [
   "/",
   "/intake",
   "/families",
+  "/families?license=NO&order=NEWEST",
+  "/families/duplicates",
   "/licenses",
   "/licenses/new",
   "/sites",
@@ -25,6 +27,8 @@ export const records = [
 
 export async function openRecord(page: Page, list: string, name: string) {
   await page.goto(list);
+  // The rows of a list find their heights as fonts and flags come in.
+  await page.waitForLoadState("networkidle");
   await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
   await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
 }
@@ -45,6 +49,7 @@ export async function goTo(page: Page, place: string) {
 
 /** The automated audit of WCAG 2.2 A and AA, of the whole page or of a part of it. */
 export async function audit(page: Page, part?: string) {
+  await page.waitForLoadState("networkidle");
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map((running) => running.finished)));
   const all = new AxeBuilder({ page });
   const found = await (part ? all.include(part) : all)

@@ -34,6 +34,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./family/FamilyListPage")).FamilyListPage }),
       },
       {
+        path: "families/duplicates",
+        lazy: async () => ({ Component: (await import("./family/DuplicatesPage")).DuplicatesPage }),
+      },
+      {
         path: "families/:id",
         lazy: async () => ({ Component: (await import("./family/FamilyPage")).FamilyPage }),
       },

@@ -2,7 +2,7 @@ import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
 import { QueryClientProvider, type QueryClient } from "@tanstack/react-query";
 import type { ReactNode } from "react";
-import { queryClient } from "./shared/api/queries";
+import { queryClient } from "./shared/api/answers";
 import { Messages } from "./shared/parts/Messages";
 import { theme } from "./theme/theme";
 

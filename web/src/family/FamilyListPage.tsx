@@ -1,5 +1,6 @@
-import { Link } from "react-router";
-import { usePages } from "../shared/api/queries";
+import { useEffect } from "react";
+import { Link, useSearchParams } from "react-router";
+import { useGet, usePages } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagIndex } from "../shared/flag/flags";
@@ -7,32 +8,81 @@ import { SlotGrid } from "../shared/font/SlotGrid";
 import { shownFile } from "../shared/font/slots";
 import { useNameStyle } from "../shared/font/storedFont";
 import { Line } from "../shared/layout/Leaf";
+import { Choice, type Option } from "../shared/parts/Choice";
 import { count } from "../shared/parts/format";
+import { Word } from "../shared/parts/Word";
 import { RecordList, useFilter } from "../shared/parts/RecordList";
-import { howMany, noneNamed, words } from "./words";
+import { choices, filterOf, narrows, paramsOf, queryOf, type FamilyFilter } from "./filter";
+import { about, noneFits, words } from "./words";
 
 const AT_ONCE = 30;
 const noFlags: Flag[] = [];
 
 export function FamilyListPage() {
-  const filter = useFilter();
-  const list = usePages(
-    "/api/families",
-    { limit: AT_ONCE, name: filter.words || undefined },
-    { keepShown: true },
-  );
+  const [params, setParams] = useSearchParams();
+  const filter = filterOf(params);
+  const named = useFilter(params.get("name") ?? "");
+  const { words: name } = named;
+  const inAddress = params.get("name") ?? "";
+  useEffect(() => {
+    // Only what differs is written: a change of the address moves the focus as a change of place does.
+    if (name !== inAddress) {
+      setParams((now) => paramsOf(filterOf(now), name), { replace: true, preventScrollReset: true });
+    }
+  }, [name, inAddress, setParams]);
+  const list = usePages("/api/families", queryOf(filter, name, AT_ONCE), { keepShown: true });
   const flags = useFlagIndex("family", list.items?.map((family) => family.id) ?? [], AT_ONCE);
   return (
     <RecordList
       title={words.title}
       below={words.below}
-      filter={filter}
+      actions={<Link to="/families/duplicates">{words.duplicates}</Link>}
+      filter={named}
       filterLabel={words.filter}
+      narrowed={
+        <Sentence
+          filter={filter}
+          onChange={(change) =>
+            setParams(paramsOf({ ...filter, ...change }, name), { replace: true, preventScrollReset: true })
+          }
+        />
+      }
       list={list}
-      none={filter.words ? noneNamed(filter.words) : <NothingHeld />}
+      none={narrows(filter, name) ? noneFits(name) : <NothingHeld />}
       height={92}
       row={(family) => <Row family={family} flags={flags.get(family.id) ?? noFlags} />}
     />
+  );
+}
+
+type SentenceProps = { filter: FamilyFilter; onChange: (change: Partial<FamilyFilter>) => void };
+
+/** What narrows the list, as a sentence whose words one can change. */
+function Sentence({ filter, onChange }: SentenceProps) {
+  const foundries = useGet("/api/families/foundries").data ?? [];
+  const of = {
+    choices,
+    filter,
+    onChange: (name: keyof typeof choices, value: string) => onChange({ [name]: value }),
+  };
+  return (
+    <div className="sentence" role="group" aria-label={words.which}>
+      <Word name="classification" label={words.kind} of={of} />
+      <Word name="license" label={words.license} of={of} />
+      <Word name="use" label={words.use} of={of} />
+      <Word name="lacking" label={words.format} of={of} />
+      <Word name="variable" label={words.variable} of={of} />
+      {foundries.length > 0 && (
+        <Choice
+          hideLabel
+          label={words.foundry}
+          value={filter.foundry}
+          options={[["", words.anyFoundry], ...foundries.map((one): Option => [one, `of ${one}`])]}
+          onChange={(foundry) => onChange({ foundry })}
+        />
+      )}
+      <Word name="order" label={words.order} of={of} />
+    </div>
   );
 }
 
@@ -86,13 +136,13 @@ function FamilyName({ family }: { family: Family }) {
   const regular = family.files.filter(
     (file) => file.slot.slope === "upright" && file.slot.weight <= 400 && file.slot.weightMax >= 400,
   );
-  const style = useNameStyle(shownFile(regular.length > 0 ? regular : family.files));
+  const style = useNameStyle(shownFile(regular.length > 0 ? regular : family.files), family.name);
   return (
     <div>
       <Link to={`/families/${family.id}`} className="name" style={style}>
         {family.name}
       </Link>
-      <div className="quiet small">{howMany(family.files)}</div>
+      <div className="quiet small">{about(family)}</div>
     </div>
   );
 }

@@ -1,5 +1,4 @@
-import { useState } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { useGet } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
 import { useMayEdit } from "../shared/account/session";
@@ -13,8 +12,8 @@ import { Leaf, Line } from "../shared/layout/Leaf";
 import { day } from "../shared/parts/format";
 import { useGoToHash } from "../shared/parts/useGoToHash";
 import { NotHere } from "../shared/states/NotHere";
-import { FileTable } from "./FileTable";
-import { Rename } from "./Rename";
+import { FilesByFace } from "./FilesByFace";
+import { Edit } from "./Edit";
 import { Specimen } from "./Specimen";
 import { summary, words } from "./words";
 
@@ -36,9 +35,11 @@ function OneFamily({ family }: { family: Family }) {
   const { id, files, name, asks } = family;
   const flags = useFlagsOf("family", id);
   const mayEdit = useMayEdit();
-  const [chosen, setChosen] = useState("");
+  const [params, setParams] = useSearchParams();
+  const chosen = params.get("face") ?? "";
+  const setChosen = (face: string) => setParams({ face }, { replace: true, preventScrollReset: true });
   const regular = files.find((file) => file.slot.label === "Regular") ?? files[0];
-  const nameStyle = useNameStyle(regular);
+  const nameStyle = useNameStyle(regular, name);
   const held = chosen && files.some((file) => file.slot.key === chosen) ? chosen : regular?.slot.key;
   const shown = shownFile(files.filter((file) => file.slot.key === held));
   const notes = (fits: (flag: Flag) => boolean) => <FlagNotes flags={flags.filter(fits)} />;
@@ -48,8 +49,8 @@ function OneFamily({ family }: { family: Family }) {
       title={name}
       titleFont={nameStyle}
       above={<Link to="/families">{words.title}</Link>}
-      below={summary(files)}
-      actions={mayEdit && <Rename family={family} />}
+      below={summary(family)}
+      actions={mayEdit && <Edit family={family} />}
       notes={notes((flag) => flag.siteId === "" && elsewhere(flag))}
     >
       <Line notes={notes((flag) => ofFaces.includes(flag.kind))}>
@@ -71,7 +72,7 @@ function OneFamily({ family }: { family: Family }) {
       )}
       <Line id="files" notes={notes((flag) => ofFiles.includes(flag.kind))}>
         <h2 className="section">{words.files}</h2>
-        {files.length === 0 ? <p className="empty">{words.noFile}</p> : <FileTable family={family} />}
+        {files.length === 0 ? <p className="empty">{words.noFile}</p> : <FilesByFace family={family} />}
       </Line>
       <Line notes={notes((flag) => flag.siteId !== "" && elsewhere(flag))}>
         <h2 className="section">{words.licensesAndSites}</h2>

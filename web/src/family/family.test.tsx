@@ -6,7 +6,7 @@ import { staticSlot } from "../shared/font/slots";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
 import { family, file, flag } from "../testing/samples";
-import { removing, summary } from "./words";
+import { about, faceInWords, removing, summary } from "./words";
 
 const bold = file({
   id: "file2",
@@ -23,7 +23,16 @@ function recorded(start: Family) {
 
 describe("the words of a family", () => {
   it("count faces once, whatever their formats", () => {
-    expect(summary([file(), web, bold])).toBe("2 faces in 3 files, 69 kB in all.");
+    expect(summary(family({ files: [file(), web, bold], foundry: "Marl", classification: "SERIF" }))).toBe(
+      "2 faces in 3 files, 69 kB in all · serif · Marl.",
+    );
+  });
+
+  it("tell a family in a line, with what kind of type it is", () => {
+    expect(about(family({ files: [file(), web], classification: "MONOSPACED" }))).toBe(
+      "1 face, 2 files · TTF WOFF2 · monospaced",
+    );
+    expect(about(family({ files: [] }))).toBe("0 faces, 0 files");
   });
 
   it("say what follows from removing a file", () => {
@@ -72,16 +81,42 @@ describe("a family", () => {
       }),
     );
     const { user } = await open("/families/f1", "Ostrel");
-    await user.click(screen.getByRole("button", { name: "Rename" }));
-    const dialog = await screen.findByRole("dialog", { name: "Rename Ostrel" });
+    await user.click(screen.getByRole("button", { name: "Edit" }));
+    const dialog = await screen.findByRole("dialog", { name: "Edit Ostrel" });
     const name = within(dialog).getByLabelText("Name of the family");
     await user.clear(name);
-    await user.click(within(dialog).getByRole("button", { name: "Rename" }));
+    await user.click(within(dialog).getByRole("button", { name: "Save" }));
     expect(await within(dialog).findByText("A family needs a name.")).toBeInTheDocument();
     await user.type(name, " Ostrel Text ");
-    await user.click(within(dialog).getByRole("button", { name: "Rename" }));
+    await user.click(within(dialog).getByRole("button", { name: "Save" }));
     expect(await screen.findByRole("heading", { level: 1, name: "Ostrel Text" })).toBeInTheDocument();
     expect(versions).toEqual(['"3"']);
+  });
+
+  it("folds many files by their faces, names the foundry's own style, the drop, and what was superseded", async () => {
+    const called = file({
+      id: "file9",
+      subfamily: "Heavy",
+      slot: { ...staticSlot(900, "upright"), label: "Black" },
+    });
+    recorded(family({ files: [called] }));
+    network.use(
+      http.get("*/api/families/f1/origins", () =>
+        HttpResponse.json({ file9: { intakeId: "i7", path: "ostrel.zip/Ostrel-Heavy.ttf" } }),
+      ),
+      http.get("*/api/families/f1/superseded", () =>
+        HttpResponse.json([file({ id: "old", fileName: "Ostrel-Old.ttf" })]),
+      ),
+    );
+    await open("/families/f1", "Ostrel");
+    expect(await screen.findByText("called Heavy")).toBeInTheDocument();
+    expect(await screen.findByRole("link", { name: "ostrel.zip/Ostrel-Heavy.ttf" })).toHaveAttribute(
+      "href",
+      "/intake/i7",
+    );
+    const superseded = await screen.findByText("Superseded");
+    expect(superseded.closest("details")).not.toHaveAttribute("open");
+    expect(faceInWords([called])).toEqual({ name: "Black", called: "Heavy", held: "TTF, 30 kB" });
   });
 
   it("makes a web file once and says how large it is, and says why it cannot", async () => {

@@ -1,5 +1,7 @@
-import type { Family, HeldFile } from "../shared/api/types";
-import { count, kB } from "../shared/parts/format";
+import type { DuplicateGroup, Family, HeldFile } from "../shared/api/types";
+import { classificationInWords } from "../shared/font/classification";
+import { formatsOf } from "../shared/font/slots";
+import { count, kB, listed } from "../shared/parts/format";
 
 /** What the Families place says. */
 export const words = {
@@ -7,6 +9,14 @@ export const words = {
   all: "All families",
   below: "In each slot, an upright stroke is a desktop file, a dot a web file.",
   filter: "Filter by name",
+  which: "Which families",
+  kind: "Kind of type",
+  license: "License",
+  use: "Use",
+  variable: "Variable",
+  foundry: "Foundry",
+  anyFoundry: "of any foundry",
+  order: "Order",
   faces: "Faces",
   facesHelp: "set in the stored files; choose one for the specimen",
   files: "Files",
@@ -22,11 +32,18 @@ export const words = {
   madeHere: "made here",
   makeWoff2: "Make WOFF2",
   remove: "Remove",
-  rename: "Rename",
-  name: "Name of the family",
+  edit: "Edit",
+  save: "Save",
+  leave: "Leave as it is",
   renamed: "Renamed.",
-  keepName: "Keep the name",
-  nameNeeded: "A family needs a name.",
+  changed: "Changed.",
+  from: "from",
+  duplicates: "Duplicates",
+  keep: "Keep",
+  keepThis: "Keep this, retire the others",
+  proposed: "proposed",
+  superseded: "Superseded",
+  supersededHelp: "what newer versions took the place of; kept, and served nowhere",
   specimen: "Specimen",
   sizes: "Sizes",
   paragraph: "Paragraph",
@@ -38,19 +55,41 @@ export const words = {
   failed: "This file could not be fetched, so it is not shown.",
 };
 
-export function howMany(files: HeldFile[]): string {
+/** A family in a line of the list: what is held, in which formats, and what kind of type it is. */
+export function about({ files, classification }: Pick<Family, "files" | "classification">): string {
   const faces = new Set(files.map((file) => file.slot.key)).size;
-  return `${count(faces, "face")}, ${count(files.length, "file")}`;
+  return [
+    `${count(faces, "face")}, ${count(files.length, "file")}`,
+    formatsOf(files),
+    classificationInWords(classification),
+  ]
+    .filter(Boolean)
+    .join(" · ");
 }
 
-export function summary(files: HeldFile[]): string {
+export function summary({
+  files,
+  foundry,
+  classification,
+}: Pick<Family, "files" | "foundry" | "classification">): string {
   const faces = new Set(files.map((file) => file.slot.key)).size;
   const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
-  return `${count(faces, "face")} in ${count(files.length, "file")}, ${kB(bytes)} in all.`;
+  const held = `${count(faces, "face")} in ${count(files.length, "file")}, ${kB(bytes)} in all`;
+  return [held, classificationInWords(classification), foundry].filter(Boolean).join(" · ").concat(".");
 }
 
-export function noneNamed(name: string): string {
-  return `No family held has “${name}” in its name.`;
+/** A face above its files: what it is, what its foundry calls it, and the formats held. */
+export function faceInWords(files: HeldFile[]): { name: string; called: string; held: string } {
+  const [first] = files;
+  const name = first?.slot.label ?? "";
+  const called = files.map((file) => file.subfamily).find((one) => one && one !== name) ?? "";
+  const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
+  return { name, called, held: `${formatsOf(files)}, ${kB(bytes)}` };
+}
+
+/** What is said when no family fits what the list is narrowed by. */
+export function noneFits(name: string): string {
+  return name ? `No family that fits has “${name}” in its name.` : "No family fits.";
 }
 
 /** What follows from removing a file. */
@@ -61,4 +100,28 @@ export function removing(family: Family, file: HeldFile): string {
   return family.asks.some((ask) => ask.by.length > 0)
     ? "It is the only file for this face. If a site asks for it, it will not be removed."
     : "It is the only file for this face, and no site asks for it.";
+}
+
+/** A group of duplicates in words: what it is, and why one is proposed to stay. */
+export function groupInWords({ kind, members, because }: DuplicateGroup): { heading: string; why: string } {
+  const first = members[0];
+  const face = first ? `${first.family} ${first.file.slot.label}` : "";
+  const families = [...new Set(members.map((member) => member.family))];
+  const heading = {
+    TWO_NAMES: `${listed(families)}: one drawing under ${families.length} names`,
+    SAME_DRAWING: `${face}: one drawing in ${count(members.length, "file")}`,
+    VERSIONS: `${face}: ${count(new Set(members.map(({ file }) => file.drawing)).size, "drawing")} for one slot`,
+  }[kind];
+  return { heading, why: `One is proposed because ${because}.` };
+}
+
+/** How much is held more than once. */
+export function heldTwice(groups: DuplicateGroup[]): string {
+  return groups.length === 0
+    ? "Nothing is held twice."
+    : `${count(groups.length, "group")}, ${kB(groups.reduce((sum, group) => sum + group.bytes, 0))} held more than once. What is retired is kept as superseded.`;
+}
+
+export function retired(files: number): string {
+  return `Retired ${count(files, "file")}.`;
 }

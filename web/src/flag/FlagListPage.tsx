@@ -5,6 +5,7 @@ import { filterOf, gatheredQuery, paramsOf, useCounts, type FlagFilter } from ".
 import { GatheredEntry } from "../shared/flag/GatheredEntry";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Choice, type Option } from "../shared/parts/Choice";
+import { Word } from "../shared/parts/Word";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Shown } from "../shared/states/States";
 import { choices, onlyFirst, summary, words } from "./words";
@@ -65,20 +66,16 @@ function Sentence({ filter, onChange }: SentenceProps) {
   const me = useWho().data?.name;
   const narrowed = filter.site || filter.family || filter.license;
   const persons = people.map((one): Option => [one.name, one.name === me ? "me" : one.displayName]);
-  const word = (name: keyof typeof choices, label: string) => (
-    <Choice
-      hideLabel
-      label={label}
-      value={filter[name]}
-      options={choices[name]}
-      onChange={(value) => onChange({ [name]: value })}
-    />
-  );
+  const of = {
+    choices,
+    filter,
+    onChange: (name: keyof typeof choices, value: string) => onChange({ [name]: value }),
+  };
   return (
     <div className="sentence" role="group" aria-label={words.which}>
-      {word("state", "State")}
-      {word("group", "Group")}
-      {word("severity", "Gravity")}
+      <Word name="state" label="State" of={of} />
+      <Word name="group" label="Group" of={of} />
+      <Word name="severity" label="Gravity" of={of} />
       <span>{words.handedTo}</span>
       <Choice
         hideLabel
@@ -88,8 +85,8 @@ function Sentence({ filter, onChange }: SentenceProps) {
         onChange={(person) => onChange({ person })}
       />
       <span>{words.gatheredBy}</span>
-      {word("by", "Gathered by")}
-      {word("order", "Order")}
+      <Word name="by" label="Gathered by" of={of} />
+      <Word name="order" label="Order" of={of} />
       {narrowed && <Link to="/flags">{words.narrowed}</Link>}
     </div>
   );

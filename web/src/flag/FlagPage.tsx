@@ -11,7 +11,7 @@ import { Subjects } from "../shared/flag/FlagRow";
 import { headingOf } from "../shared/flag/words";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { day, localDates, moment } from "../shared/parts/format";
+import { day, moment } from "../shared/parts/format";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
@@ -40,7 +40,7 @@ export function FlagPage() {
           <Link to="/flags">{words.title}</Link> · {headingOf(flag)}
         </>
       }
-      below={localDates(flag.reason)}
+      below={flag.reason}
       margin={false}
       actions={!flag.gone && <FlagAction flag={flag} />}
     >

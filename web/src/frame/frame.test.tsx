@@ -136,7 +136,14 @@ describe("the frame", () => {
     network.use(
       http.get("*/api/search", ({ request }) => {
         asked.push(new URL(request.url).searchParams.get("q") ?? "");
-        return HttpResponse.json([{ type: "FAMILY", id: "f1", name: "Ostrel", detail: "12 faces" }]);
+        const hit = {
+          type: "FAMILY",
+          id: "f1",
+          name: "Ostrel Black",
+          face: "900-100-upright",
+          detail: "12 files",
+        };
+        return HttpResponse.json({ held: true, hits: [hit] });
       }),
       http.get("*/api/families/f1", () => HttpResponse.json(family())),
     );
@@ -145,21 +152,36 @@ describe("the frame", () => {
     await waitFor(() => expect(asked.at(-1)).toBe("ostrel"));
     await user.click(await screen.findByRole("option", { name: /Ostrel/ }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/families/f1"));
+    expect(router.state.location.search).toBe("?face=900-100-upright");
     expect(asked.length).toBeLessThan("ostrel".length);
+  });
+
+  it("says that a name is not held, with the nearest that are", async () => {
+    const hits = [
+      { type: "FAMILY", id: "f1", name: "EB Garamond", face: "", detail: "4 files; no license" },
+      { type: "SITE", id: "s1", name: "Garmond & Sons", face: "", detail: "for Garmond" },
+    ];
+    network.use(http.get("*/api/search", () => HttpResponse.json({ held: false, hits })));
+    const { user } = await open("/families", "Families");
+    await user.type(await screen.findByRole("combobox", { name: "Search" }), "gramond type");
+    expect(await screen.findByRole("option", { name: /EB Garamond/ })).toBeInTheDocument();
+    const said = await screen.findAllByText("Not held: “gramond type”. The nearest that are:");
+    expect(said.length).toBeGreaterThan(0);
+    expect(screen.getByRole("option", { name: /Garmond & Sons/ })).toBeInTheDocument();
   });
 
   it("says that nothing is held under a name, and whether a chosen file is", async () => {
     network.use(
-      http.get("*/api/search", () => HttpResponse.json([])),
-      http.post("*/api/search", () => HttpResponse.json([])),
+      http.get("*/api/search", () => HttpResponse.json({ held: false, hits: [] })),
+      http.post("*/api/search", () => HttpResponse.json({ held: false, hits: [] })),
     );
     const { user } = await open("/families", "Families");
     await user.type(await screen.findByRole("combobox", { name: "Search" }), "garmond");
-    expect(await screen.findByText(/Nothing held or recorded has this in its name/)).toBeInTheDocument();
+    expect(await screen.findByText("Not held: “garmond”.")).toBeInTheDocument();
     await user.upload(
       screen.getByLabelText("Ask by a font file", { selector: "input" }),
       new File(["x"], "a.ttf"),
     );
-    expect(await screen.findByText("No, a.ttf is not held under any name.")).toBeInTheDocument();
+    expect(await screen.findByText("No, a.ttf is not held, nor anything drawn like it.")).toBeInTheDocument();
   });
 });

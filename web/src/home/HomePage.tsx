@@ -6,7 +6,7 @@ import type { Flag, FlagCount, Gathered, IntakeSummary } from "../shared/api/typ
 import { GatheredEntry } from "../shared/flag/GatheredEntry";
 import { filterOf, gatheredQuery, openOf, useCounts, type FlagFilter } from "../shared/flag/flags";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { count, localDates, longDay } from "../shared/parts/format";
+import { count, longDay } from "../shared/parts/format";
 import { uploadsInWords } from "../shared/parts/uploads";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Shown } from "../shared/states/States";
@@ -77,7 +77,7 @@ function Ending({ flag }: { flag: Flag }) {
       <div>
         <Link to={`/licenses/${flag.licenseId}#dates`}>{flag.licenseName}</Link>
       </div>
-      <div className="quiet">{localDates(flag.reason)}</div>
+      <div className="quiet">{flag.reason}</div>
     </div>
   );
 }

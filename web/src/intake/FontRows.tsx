@@ -1,24 +1,36 @@
-import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import type { Correction, FileRow } from "../shared/api/types";
 import { lettersOf } from "../shared/font/sample";
-import { inFont, useFontAt } from "../shared/font/storedFont";
+import { inFont, lettersAt, useFontAt } from "../shared/font/storedFont";
 import { baseName, formatName, kB, number } from "../shared/parts/format";
+import { choicesOf, chosenOf, correctionFor, type Choice } from "./arrivals";
 import { CorrectDialog } from "./CorrectDialog";
 import { EvidenceOf } from "./EvidenceOf";
-import { verdictWords, words } from "./words";
+import { RowActs } from "./RowActs";
+import { choiceWords, replacing, verdictWords, words } from "./words";
 
 type Correct = (row: FileRow, change: Correction) => Promise<unknown>;
-type Props = { intakeId: string; rows: FileRow[]; editable: boolean; busy: boolean; onCorrect: Correct };
+type Props = {
+  intakeId: string;
+  rows: FileRow[];
+  /** The sites that use the family, which replacing a version concerns. */
+  usedBy: string[];
+  editable: boolean;
+  busy: boolean;
+  onCorrect: Correct;
+};
 
 /** The fonts of one family under review: what each is, its verdict, its evidence on demand. */
-export function FontRows({ intakeId, rows, editable, busy, onCorrect }: Props) {
+export function FontRows({ intakeId, rows, usedBy, editable, busy, onCorrect }: Props) {
   return rows.map((row) => (
     <FontRow
       key={row.id}
-      address={`/api/intakes/${intakeId}/items/${row.id}/bytes`}
+      address={`/api/intakes/${intakeId}/items/${row.id}`}
       row={row}
+      usedBy={usedBy}
       editable={editable}
       busy={busy}
       onCorrect={onCorrect}
@@ -28,7 +40,7 @@ export function FontRows({ intakeId, rows, editable, busy, onCorrect }: Props) {
 
 type RowProps = Omit<Props, "rows" | "intakeId"> & { row: FileRow; address: string };
 
-function FontRow({ row, address, editable, busy, onCorrect }: RowProps) {
+function FontRow({ row, address, usedBy, editable, busy, onCorrect }: RowProps) {
   const [open, setOpen] = useState(false);
   const [correcting, setCorrecting] = useState(false);
   const name = baseName(row.path);
@@ -46,7 +58,10 @@ function FontRow({ row, address, editable, busy, onCorrect }: RowProps) {
         <Letters address={address} sample={row.sample} />
         <div>
           {row.slot.label}
-          <div className="quiet small">{numbersOf(row)}</div>
+          <div className="quiet small">
+            {numbersOf(row)}
+            {row.subfamily && row.subfamily !== row.slot.label && `, called ${row.subfamily}`}
+          </div>
         </div>
         <div className="breaks">
           {name}
@@ -56,22 +71,22 @@ function FontRow({ row, address, editable, busy, onCorrect }: RowProps) {
         </div>
         <div>
           <VerdictOf row={row} />
-        </div>
-        <div className="acts">
-          <Button
-            size="small"
-            aria-expanded={open}
-            aria-label={`${words.evidence} of ${name}`}
-            onClick={() => setOpen(!open)}
-          >
-            {words.evidence}
-          </Button>
-          {editable && (
-            <Button size="small" aria-label={`${words.correct} ${name}`} onClick={() => setCorrecting(true)}>
-              {words.correct}
-            </Button>
+          {editable && (row.asks || row.replaces) && (
+            <Choices
+              row={row}
+              usedBy={usedBy}
+              busy={busy}
+              onChoose={(choice) => void onCorrect(row, correctionFor(choice)).catch(() => undefined)}
+            />
           )}
         </div>
+        <RowActs
+          more={words.evidence}
+          name={name}
+          open={open}
+          onOpen={setOpen}
+          onCorrect={editable ? () => setCorrecting(true) : undefined}
+        />
       </div>
       {open && <EvidenceOf row={row} />}
       {correcting && (
@@ -85,27 +100,57 @@ function FontRow({ row, address, editable, busy, onCorrect }: RowProps) {
   );
 }
 
+function Choices(props: {
+  row: FileRow;
+  usedBy: string[];
+  busy: boolean;
+  onChoose: (choice: Choice) => void;
+}) {
+  const { row } = props;
+  const choices = choicesOf(row.verdict);
+  const mayReplace = choices.includes("replace");
+  return (
+    <>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        disabled={props.busy}
+        value={chosenOf(row)}
+        aria-label={`${words.decide}: ${baseName(row.path)}`}
+        onChange={(_, choice: Choice | null) => choice && props.onChoose(choice)}
+      >
+        {choices.map((choice) => (
+          <ToggleButton key={choice} value={choice}>
+            {choice === "in" && !mayReplace ? words.takeIn : choiceWords[choice]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {mayReplace && <div className="quiet small">{replacing(props.usedBy)}</div>}
+    </>
+  );
+}
+
 function numbersOf({ slot }: FileRow): string {
   const weight = slot.weight === slot.weightMax ? String(slot.weight) : `${slot.weight}–${slot.weightMax}`;
   return slot.width === 100 ? weight : `${weight}, width ${slot.width} %`;
 }
 
 function Letters({ address, sample }: { address: string; sample: string }) {
-  const font = useFontAt(address);
+  const letters = lettersOf(sample);
+  const font = useFontAt(lettersAt(address, letters));
   return (
     <span aria-hidden="true" className="font-letters" style={inFont(font)}>
-      {font.state === "refused" ? "–" : lettersOf(sample)}
+      {font.state === "refused" ? "–" : letters}
     </span>
   );
 }
 
 function VerdictOf({ row }: { row: FileRow }) {
-  const goes = row.verdict === "NEW_FACE" || row.verdict === "FURTHER_FORMAT";
   return (
     <>
-      <b className={goes ? "green" : "rubric"}>{verdictWords[row.verdict]}</b>
+      <b className={row.asks ? "rubric" : row.included ? "green" : "quiet"}>{verdictWords[row.verdict]}</b>
       <div className="quiet small">{row.because}</div>
-      {row.notes.map((note) => (
+      {[...row.notes, ...row.warnings].map((note) => (
         <div key={note} className="ochre small breaks">
           {note}
         </div>

@@ -1,43 +1,105 @@
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { describe, expect, it, vi } from "vitest";
-import type { Correction, FileRow } from "../shared/api/types";
+import type { Correction, FileRow, IntakeFamily, IntakeOverview } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
+import { Events } from "../testing/events";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
-import { family, intake, row } from "../testing/samples";
-import { byFamily, notesOf } from "./families";
+import { family, file, intake, intakeFamily, overview, row } from "../testing/samples";
+import { arrivalGrid, choicesOf, chosenOf, correctionFor, inkOf } from "./arrivals";
 import { FontRows } from "./FontRows";
 import { pathOf } from "./send";
-import { sent, standing, wanted } from "./words";
+import { progressIn } from "./useProgress";
+import {
+  answerOf,
+  cellInWords,
+  notesOf,
+  offer,
+  sent,
+  standing,
+  summaryOf,
+  verdictsInWords,
+  wanted,
+  willTakeIn,
+} from "./words";
 import { render } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 
 describe("an intake's words", () => {
-  it("groups fonts by family in the order of names", () => {
-    const groups = byFamily([
-      row({ id: "1", family: "Ostrel" }),
-      row({ id: "2", family: "Brantle" }),
-      row({ id: "3", family: "Ostrel" }),
-    ]);
-    expect(groups.map(({ family: name, rows }) => [name, rows.map((one) => one.id)])).toEqual([
-      ["Brantle", ["2"]],
-      ["Ostrel", ["1", "3"]],
-    ]);
+  it("says how many files have which verdict, and what accepting does", () => {
+    expect(
+      verdictsInWords([
+        { verdict: "SAME_BYTES", files: 3 },
+        { verdict: "NEW_FACE", files: 1 },
+        { verdict: "CLASH", files: 2 },
+      ]),
+    ).toBe("1 new face, 2 clashes, and 3 files held already");
+    expect(
+      willTakeIn([
+        { verdict: "NEW_FACE", files: 3, included: 2 },
+        { verdict: "CLASH", files: 1, included: 0 },
+      ]),
+    ).toBe("Takes in 2 new faces.");
+    expect(willTakeIn([{ verdict: "CLASH", files: 1, included: 0 }])).toBe("");
   });
 
-  it("notes what clashes before what is held already, and nothing else", () => {
-    const rows = [
-      row({ verdict: "SAME_BYTES", because: "the same bytes as a.ttf" }),
-      row({ verdict: "CLASH", because: "another drawing of Bold" }),
-      row({ verdict: "SAME_DRAWING", because: "the same drawing" }),
-      row({ verdict: "NEW_FACE" }),
+  it("answers first, and says once that nothing is new", () => {
+    expect(answerOf(overview({ decide: 2, plain: 209, nothingNew: 1 }))).toBe(
+      "2 families to decide on; 209 families to take in as they are; 1 family with nothing new.",
+    );
+    const held = { verdict: "SAME_BYTES" as const, files: 12, included: 0 };
+    expect(answerOf(overview({ plain: 0, nothingNew: 3, verdicts: [held] }))).toBe(
+      "This drop brings nothing new: all 12 fonts are held already or left out.",
+    );
+    expect(answerOf(overview({ plain: 0, verdicts: [] }))).toBe("There is no font in this drop.");
+  });
+
+  it("offers an open license with the text that came along", () => {
+    const open = { spdx: "OFL-1.1", title: "SIL Open Font License 1.1", families: 212, text: "OFL.txt" };
+    expect(offer(open)).toBe(
+      "One license, SIL Open Font License 1.1, for 212 families, with OFL.txt as its agreement",
+    );
+    expect(offer({ ...open, families: 1, text: "" })).toBe(
+      "One license, SIL Open Font License 1.1, for 1 family",
+    );
+  });
+
+  it("notes what has to be decided, most files first, and nothing once it is", () => {
+    const verdicts = [
+      { verdict: "CLASH" as const, files: 1, included: 0 },
+      { verdict: "NEWER_VERSION" as const, files: 3, included: 0 },
+      { verdict: "NEW_FACE" as const, files: 9, included: 9 },
     ];
-    expect(notesOf(rows)).toEqual([
-      { what: "clashes", files: 1, because: "another drawing of Bold" },
-      { what: "repeats", files: 2, because: "the same bytes as a.ttf" },
+    expect(notesOf({ verdicts, undecided: 4 }).map(({ what }) => what)).toEqual([
+      "3 newer versions",
+      "1 clash",
     ]);
-    expect(notesOf([row()])).toEqual([]);
+    expect(notesOf({ verdicts, undecided: 0 })).toEqual([]);
+  });
+
+  it("says in a line whether a family is new, and what it brings", () => {
+    expect(summaryOf({ verdicts: [{ verdict: "NEW_FAMILY", files: 3, included: 3 }], files: 3 })).toBe(
+      "New family: 3 files",
+    );
+    const clash = { verdict: "CLASH" as const, files: 1, included: 0 };
+    expect(summaryOf({ verdicts: [{ verdict: "NEW_FAMILY", files: 1, included: 1 }, clash], files: 2 })).toBe(
+      "New family: 1 file, 1 clash",
+    );
+    expect(summaryOf({ verdicts: [clash], files: 1 })).toBe("1 clash");
+    expect(summaryOf({ verdicts: [], files: 2 })).toBe("2 files");
+  });
+
+  it("understands what the server tells of its reading, and passes over what is none", () => {
+    expect(progressIn('{"state":"READING","doneBytes":1,"totalBytes":2}')).toEqual({
+      state: "READING",
+      doneBytes: 1,
+      totalBytes: 2,
+      files: 0,
+      path: "",
+    });
+    expect(progressIn("{}")).toBeNull();
+    expect(progressIn("not JSON")).toBeNull();
   });
 
   it("keeps the path of a file in its folder", () => {
@@ -63,7 +125,9 @@ describe("an intake's words", () => {
 describe("the fonts of a family under review", () => {
   const corrected = vi.fn((_row: FileRow, _change: Correction) => Promise.resolve());
   const shown = (rows: FileRow[], busy = false) =>
-    render(<FontRows intakeId="i1" rows={rows} editable busy={busy} onCorrect={corrected} />);
+    render(
+      <FontRows intakeId="i1" rows={rows} usedBy={["Fernway"]} editable busy={busy} onCorrect={corrected} />,
+    );
 
   it("are marked and left out, each button by the name of its file", async () => {
     network.use(http.get("*/bytes", () => HttpResponse.arrayBuffer(new ArrayBuffer(4))));
@@ -104,14 +168,190 @@ describe("the fonts of a family under review", () => {
   });
 });
 
+describe("the grid of what arrives", () => {
+  const slot = staticSlot(400, "upright");
+  const arrival = {
+    slot,
+    itemId: "r1",
+    sample: "Ag",
+    formats: ["ttf"],
+    verdict: "NEW_FACE" as const,
+    goesIn: true,
+    asks: false,
+  };
+
+  it("has a cell for every slot that is held or arrives", () => {
+    const bold = { ...arrival, slot: staticSlot(700, "upright") };
+    const grid = arrivalGrid({ held: [file({ slot })], arrivals: [arrival, bold] });
+    expect(grid.weights.map((weight) => weight.weight)).toEqual([400, 700]);
+    expect(grid.rows[0]?.cells.map((cell) => cell && inkOf(cell))).toEqual(["joins", "arrives"]);
+  });
+
+  it("tells what is held, arrives, has to be decided, or stays out", () => {
+    expect(inkOf({ slot, held: [file()], arrival: null })).toBe("held");
+    expect(inkOf({ slot, held: [], arrival: { ...arrival, goesIn: false, asks: true } })).toBe("asks");
+    const repeat = {
+      slot,
+      held: [file()],
+      arrival: { ...arrival, verdict: "SAME_BYTES" as const, goesIn: false },
+    };
+    expect(inkOf(repeat)).toBe("stays");
+    expect(cellInWords(repeat, "stays")).toBe("400 upright: stays out, same bytes as TTF, held as TTF");
+  });
+
+  it("leaves the choices that a verdict allows", () => {
+    expect(choicesOf("NEWER_VERSION")).toEqual(["out", "in", "replace"]);
+    expect(choicesOf("RENAMED_COPY")).toEqual(["out", "in"]);
+    expect(chosenOf(row({ asks: true, included: false }))).toBeNull();
+    expect(chosenOf(row({ asks: false, included: true, replaces: true }))).toBe("replace");
+    expect(chosenOf(row({ asks: false, included: false }))).toBe("out");
+    expect(correctionFor("replace")).toEqual({ included: true, replaces: true });
+    expect(correctionFor("out")).toEqual({ included: false, replaces: false });
+  });
+});
+
+/** The answers for one intake under review. */
+function review(families: IntakeFamily[], of: IntakeOverview, others: FileRow[] = []) {
+  network.use(
+    http.get("*/api/intakes/i1", () => HttpResponse.json(intake([row()]))),
+    http.get("*/api/intakes/i1/overview", () => HttpResponse.json(of)),
+    http.get("*/api/intakes/i1/families", () => HttpResponse.json({ items: families, next: null })),
+    http.get("*/api/intakes/i1/others", () => HttpResponse.json(others)),
+    http.get("*/letters", () => HttpResponse.arrayBuffer(new ArrayBuffer(4))),
+  );
+}
+
 describe("an intake", () => {
+  it("shows families, those to decide on first, and opens one to its files and choices", async () => {
+    const clash = intakeFamily({
+      key: "ostrel",
+      name: "Ostrel",
+      standing: "DECIDE",
+      goingIn: 0,
+      undecided: 1,
+      heldId: "f1",
+      sites: [{ id: "s1", name: "Fernway" }],
+      verdicts: [{ verdict: "NEWER_VERSION", files: 1, included: 0 }],
+      warnings: ["name 1 says it is a trial: “Ostrel Trial”"],
+    });
+    review([clash, intakeFamily()], overview({ decide: 1 }));
+    const decided: Correction[] = [];
+    network.use(
+      http.get("*/api/intakes/i1/files", () =>
+        HttpResponse.json([
+          row({ verdict: "NEWER_VERSION", included: false, asks: true, path: "Ostrel.ttf" }),
+        ]),
+      ),
+      http.patch("*/api/intakes/i1/items/r1", async ({ request }) => {
+        decided.push((await request.json()) as Correction);
+        return HttpResponse.json(row());
+      }),
+    );
+    const { user } = await open("/intake/i1", "Brantle 3.zip");
+    expect(await screen.findByText(/^1 family to decide on; 1 family to take in/)).toBeInTheDocument();
+    expect(
+      (await screen.findAllByRole("heading", { level: 2 })).map((heading) => heading.textContent),
+    ).toEqual(["To decide", "Plain"]);
+    expect(screen.getByText(/says it is a trial/)).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: "see what is held" })).toHaveAttribute("href", "/families/f1");
+    await user.click(screen.getByRole("button", { name: "Files of Ostrel" }));
+    expect(await screen.findByText(/Fernway uses this family/)).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Replace" }));
+    await waitFor(() => expect(decided).toEqual([{ included: true, replaces: true }]));
+  });
+
+  it("is left out or taken in a whole family at a time, and corrected as one", async () => {
+    review(
+      [intakeFamily({ foundry: "Marl", classificationBecause: "the capital I stands on serifs" })],
+      overview(),
+    );
+    const corrections: Correction[] = [];
+    network.use(
+      http.patch("*/api/intakes/i1/files", async ({ request }) => {
+        expect(new URL(request.url).searchParams.get("family")).toBe("brantle");
+        corrections.push((await request.json()) as Correction);
+        return HttpResponse.json({ files: 1 });
+      }),
+    );
+    const { user } = await open("/intake/i1", "Brantle 3.zip");
+    await user.click(await screen.findByRole("checkbox", { name: "Take in Brantle" }));
+    await waitFor(() => expect(corrections).toEqual([{ included: false }]));
+    await user.click(screen.getByRole("button", { name: "Correct Brantle" }));
+    const dialog = await screen.findByRole("dialog", { name: "Brantle" });
+    expect(within(dialog).getByText(/Proposed because the capital I stands on serifs/)).toBeInTheDocument();
+    await user.clear(within(dialog).getByLabelText("Name of the family"));
+    await user.type(within(dialog).getByLabelText("Name of the family"), "Brantle Text");
+    await user.click(within(dialog).getByRole("combobox", { name: /Kind of type/ }));
+    await user.click(await screen.findByRole("option", { name: "serif" }));
+    await user.click(within(dialog).getByRole("button", { name: "Correct" }));
+    await waitFor(() =>
+      expect(corrections[1]).toEqual({ family: "Brantle Text", foundry: "Marl", classification: "SERIF" }),
+    );
+  });
+
+  it("is accepted with the open license that it came under, unless that is unticked", async () => {
+    const spdx = "OFL-1.1";
+    review(
+      [intakeFamily()],
+      overview({
+        openLicenses: [{ spdx, title: "SIL Open Font License 1.1", families: 1, text: "OFL.txt" }],
+      }),
+    );
+    const asked: unknown[] = [];
+    network.use(
+      http.post("*/api/intakes/i1/accept", async ({ request }) => {
+        asked.push(await request.json());
+        return asked.length === 1
+          ? problem(409, "Somebody accepted it.")
+          : HttpResponse.json({ files: 1, familyIds: ["f1"], licenseIds: ["l1"], historyId: "h1" });
+      }),
+      http.get("*/api/families/f1", () => HttpResponse.json(family({ name: "Brantle" }))),
+    );
+    const { user } = await open("/intake/i1", "Brantle 3.zip");
+    const tick = await screen.findByRole("checkbox", { name: /One license, SIL Open Font License/ });
+    await user.click(tick);
+    await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
+    expect(await screen.findByText("Somebody accepted it.")).toBeInTheDocument();
+    await user.click(tick);
+    await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
+    expect(await screen.findByText("1 file went in, 1 license recorded.")).toBeInTheDocument();
+    expect(asked).toEqual([{ openLicenses: [] }, { openLicenses: [spdx] }]);
+  });
+
+  it("shows the texts that came along, and what they warn of", async () => {
+    const readme = row({
+      id: "r3",
+      isFont: false,
+      included: false,
+      verdict: "README",
+      path: "Read me.txt",
+      because: "text that came along",
+      warnings: ["Read me.txt says it is for personal use: “for personal use only”"],
+    });
+    review([intakeFamily()], overview(), [readme]);
+    network.use(
+      http.get("*/api/intakes/i1/items/r3/text", () =>
+        HttpResponse.json({ path: "Read me.txt", text: "Free for personal use only." }),
+      ),
+    );
+    const { user } = await open("/intake/i1", "Brantle 3.zip");
+    expect(await screen.findByText(/says it is for personal use/)).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Read Read me.txt" }));
+    const dialog = await screen.findByRole("dialog", { name: "Read me.txt" });
+    expect(await within(dialog).findByText("Free for personal use only.")).toBeInTheDocument();
+    expect(within(dialog).getByRole("link", { name: "Download" })).toHaveAttribute(
+      "href",
+      "/api/intakes/i1/items/r3/bytes",
+    );
+  });
+
   it("is accepted once, says what went in, and leads to the family", async () => {
     let accepted = 0;
+    review([intakeFamily()], overview());
     network.use(
-      http.get("*/api/intakes/i1", () => HttpResponse.json(intake([row()]))),
       http.post("*/api/intakes/i1/accept", () => {
         accepted++;
-        return HttpResponse.json({ files: 1, familyIds: ["f1"], historyId: "h1" });
+        return HttpResponse.json({ files: 1, familyIds: ["f1"], licenseIds: [], historyId: "h1" });
       }),
       http.get("*/api/families/f1", () => HttpResponse.json(family({ name: "Brantle" }))),
     );
@@ -131,13 +371,16 @@ describe("an intake", () => {
       verdict: "DAMAGED",
       because: "cut at byte 40",
     });
-    network.use(
-      http.get("*/api/intakes/i1", () => HttpResponse.json(intake([row({ included: false }), damaged]))),
+    const left = { verdict: "NEW_FAMILY" as const, files: 1, included: 0 };
+    review(
+      [intakeFamily({ goingIn: 0, standing: "NOTHING_NEW" })],
+      overview({ plain: 0, nothingNew: 1, verdicts: [left] }),
+      [damaged],
     );
     await open("/intake/i1", "Brantle 3.zip");
-    expect(screen.getByRole("button", { name: "Accept 0 files" })).toBeDisabled();
+    expect(await screen.findByRole("button", { name: "Accept 0 files" })).toBeDisabled();
     expect(screen.getByText("Mark at least one file to go in.")).toBeInTheDocument();
-    expect(screen.getByText("cut at byte 40")).toBeInTheDocument();
+    expect(await screen.findByText("cut at byte 40")).toBeInTheDocument();
   });
 
   it("shows how far it is read, and why it failed", async () => {
@@ -147,12 +390,20 @@ describe("an intake", () => {
       ),
     );
     await open("/intake/i1", "Brantle 3.zip");
-    expect(screen.getByRole("progressbar", { name: "Reading" })).toHaveAttribute("aria-valuenow", "25");
+    const bar = screen.getByRole("progressbar", { name: "Reading" });
+    expect(bar).toHaveAttribute("aria-valuenow", "25");
+    act(() =>
+      Events.send({ state: "READING", doneBytes: 30_000, totalBytes: 60_000, files: 4, path: "a/B.ttf" }),
+    );
+    expect(bar).toHaveAttribute("aria-valuenow", "50");
+    expect(screen.getByText("Last read: a/B.ttf")).toBeInTheDocument();
+    review([], overview());
     network.use(
       http.get("*/api/intakes/i1", () =>
         HttpResponse.json(intake([], { state: "FAILED", failure: "The disk is full." })),
       ),
     );
+    act(() => Events.send({ state: "FAILED", doneBytes: 0, totalBytes: 0, files: 0, path: "" }));
     expect(await screen.findByRole("alert")).toHaveTextContent("The disk is full.");
     expect(screen.getByRole("button", { name: "Throw away" })).toBeEnabled();
   });

@@ -9,7 +9,7 @@ import type { Hit } from "../shared/api/types";
 import { named } from "../shared/parts/autocomplete";
 import { useTell } from "../shared/parts/Messages";
 import { useSettled } from "../shared/parts/useSettled";
-import { held, kinds, notHeld, words } from "./words";
+import { answerTo, kinds, notHeldAs, placeOf, words } from "./words";
 
 /** One search over everything; a font dropped on it or chosen here asks whether it is held. */
 export function SearchBox() {
@@ -22,10 +22,11 @@ export function SearchBox() {
   const ask = async (file: File) => {
     try {
       const body = filesIn("file", [{ file, path: file.name }]);
-      const [first] = await bodyOf(api.POST("/api/search", { body }));
-      tell({ text: first ? held(first) : notHeld(file.name) });
-      if (first) {
-        await navigate(kinds[first.type].to + first.id);
+      const found = await bodyOf(api.POST("/api/search", { body }));
+      tell({ text: answerTo(file.name, found) });
+      const [first] = found.hits;
+      if (found.held && first) {
+        await navigate(placeOf(first));
       }
     } catch (error) {
       tell({ text: (error as Error).message, kind: "problem" });
@@ -47,8 +48,15 @@ export function SearchBox() {
         freeSolo
         autoHighlight
         size="small"
-        options={hits.data ?? []}
+        options={hits.data?.hits ?? []}
         filterOptions={(options) => options}
+        groupBy={(hit) => (hit.type === "FAMILY" && hits.data?.held === false ? notHeldAs(q, hits.data) : "")}
+        renderGroup={({ key, group, children }) => (
+          <li key={key}>
+            {group && <div className="hits-group">{group}</div>}
+            <ul className="bare-list">{children}</ul>
+          </li>
+        )}
         getOptionLabel={(hit) => (typeof hit === "string" ? hit : hit.name)}
         inputValue={typed}
         value={null}
@@ -57,12 +65,12 @@ export function SearchBox() {
           if (hit && typeof hit !== "string") {
             setTyped("");
             field.current?.blur();
-            void navigate(kinds[hit.type].to + hit.id);
+            void navigate(placeOf(hit));
           }
         }}
         slotProps={{ popper: { className: "search-hits", placement: "bottom-start" } }}
         renderOption={({ key: _, ...props }, hit) => (
-          <li {...props} key={hit.type + hit.id + hit.name}>
+          <li {...props} key={hit.type + hit.id + hit.face + hit.name}>
             <Found hit={hit} />
           </li>
         )}
@@ -76,9 +84,9 @@ export function SearchBox() {
           />
         )}
       />
-      {answered && hits.data?.length === 0 && (
+      {answered && hits.data?.held === false && (
         <div className="quiet" role="status">
-          {words.nothing}
+          {notHeldAs(q, hits.data)}
         </div>
       )}
       <button type="button" className="act minor" onClick={open}>

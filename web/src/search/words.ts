@@ -1,4 +1,5 @@
-import type { Hit } from "../shared/api/types";
+import type { Found, Hit } from "../shared/api/types";
+import { listed } from "../shared/parts/format";
 
 /** What the search says. */
 export const words = {
@@ -6,7 +7,8 @@ export const words = {
   hint: "Search  /",
   dropHint: "Do we hold this?",
   ask: "Ask by a font file",
-  nothing: "Nothing held or recorded has this in its name",
+  notHeld: "Not held",
+  nearest: "The nearest that are:",
 };
 
 /** Where a hit leads, and what it is called. */
@@ -17,10 +19,25 @@ export const kinds: Record<Hit["type"], { to: string; name: string }> = {
   LICENSE: { to: "/licenses/", name: "License" },
 };
 
-export function held(hit: Hit): string {
-  return `Yes: ${hit.name} ${hit.detail}.`;
+/** Where a hit leads: to the face that was asked for, where it is one. */
+export function placeOf({ type, id, face }: Hit): string {
+  return `${kinds[type].to}${id}${face && `?face=${encodeURIComponent(face)}`}`;
 }
 
-export function notHeld(fileName: string): string {
-  return `No, ${fileName} is not held under any name.`;
+/** The answer to a file: whether it is held, or what is drawn most like it. */
+export function answerTo(fileName: string, { held, hits }: Found): string {
+  const [first] = hits;
+  if (held && first) {
+    return `Yes: ${first.name} ${first.detail}.`;
+  }
+  const near = hits.map((hit) => `${hit.name} (${hit.detail})`);
+  return near.length > 0
+    ? `No, ${fileName} is not held. Nearest: ${listed(near)}.`
+    : `No, ${fileName} is not held, nor anything drawn like it.`;
+}
+
+/** What is said under the field of words by which no family is meant. */
+export function notHeldAs(typed: string, { hits }: Found): string {
+  const families = hits.some((hit) => hit.type === "FAMILY");
+  return `${words.notHeld}: “${typed}”.${families ? ` ${words.nearest}` : ""}`;
 }

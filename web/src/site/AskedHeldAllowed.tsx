@@ -2,8 +2,8 @@ import { Link } from "react-router";
 import type { AskedRow } from "../shared/api/types";
 import { Sign } from "../shared/flag/Sign";
 import { shownFile } from "../shared/font/slots";
-import { inFont, useStoredFont } from "../shared/font/storedFont";
-import { formatName, localDates } from "../shared/parts/format";
+import { inFont, useLetters } from "../shared/font/storedFont";
+import { formatName } from "../shared/parts/format";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Verdict } from "../shared/parts/Verdict";
 import { roleWords, words } from "./words";
@@ -47,11 +47,12 @@ export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
 
 function Face({ row }: { row: AskedRow }) {
   const file = shownFile(row.held);
-  const font = useStoredFont(file?.sha256);
+  const face = `${row.familyName} ${row.slot.label}`;
+  const font = useLetters(file?.sha256, face);
   return (
     <div>
       <Link to={`/families/${row.familyId}`} className="asked-face" style={file ? inFont(font) : undefined}>
-        {row.familyName} {row.slot.label}
+        {face}
       </Link>
     </div>
   );
@@ -94,7 +95,7 @@ function Allowed({ row }: { row: AskedRow }) {
         {domain.verdict === "ALLOWED" ? (
           <Link to={`/licenses/${domain.licenseId}`}>{domain.licenseName}</Link>
         ) : (
-          localDates(domain.reasons.slice(0, 2).join("; "))
+          domain.reasons.slice(0, 2).join("; ")
         )}
       </span>
     </div>

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useMayEdit } from "../shared/account/session";
 import type { Pack } from "../shared/api/types";
-import { kB, localDates } from "../shared/parts/format";
+import { kB } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
 import { useLatestPack, useMakePack } from "./usePack";
 import { packInWords, words } from "./words";
@@ -55,7 +55,7 @@ function Latest({ pack }: { pack: Pack }) {
           <b>{words.outdated}</b>
           <ul>
             {pack.changedSince.map((change) => (
-              <li key={change}>{localDates(change)}</li>
+              <li key={change}>{change}</li>
             ))}
           </ul>
         </div>

@@ -104,7 +104,7 @@ describe("a site", () => {
 
   it("says that a pack is out of date and why, and makes a new one", async () => {
     const state = recorded();
-    state.packs = [pack({ changedSince: ["Ostrel web license ended on 2026-11-20"] })];
+    state.packs = [pack({ changedSince: ["Ostrel web license ended on Nov 20, 2026"] })];
     network.use(
       http.post("*/api/sites/s1/packs", () => {
         state.packs = [pack({ id: "p2" })];

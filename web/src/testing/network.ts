@@ -27,11 +27,16 @@ export const network = setupServer(
   http.get("*/api/flags", () => HttpResponse.json(page)),
   http.get("*/api/intakes/waiting", () => HttpResponse.json({ intakes: 0 })),
   http.get("*/api/intakes", () => HttpResponse.json(page)),
+  http.get("*/api/families/foundries", () => HttpResponse.json([])),
+  http.get("*/api/families/:id/origins", () => HttpResponse.json({})),
+  http.get("*/api/families/:id/superseded", () => HttpResponse.json([])),
   http.get("*/api/families", () => HttpResponse.json(page)),
   http.get("*/api/licenses", () => HttpResponse.json(page)),
   http.get("*/api/sites", () => HttpResponse.json(page)),
   http.get("*/api/clients", () => HttpResponse.json(page)),
   http.get("*/api/history", () => HttpResponse.json(page)),
+  http.get("*/api/intakes/:id/items/:item/letters", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),
+  http.get("*/api/files/:digest/letters", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),
   http.get("*/api/files/:digest", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),
 );
 

@@ -1,4 +1,15 @@
-import type { Family, FileRow, Flag, Gathered, HeldFile, Intake, License, Site } from "../shared/api/types";
+import type {
+  Family,
+  FileRow,
+  Flag,
+  Gathered,
+  HeldFile,
+  Intake,
+  IntakeFamily,
+  IntakeOverview,
+  License,
+  Site,
+} from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
 import { emptyTerms } from "../license/terms";
 
@@ -31,6 +42,8 @@ export function family(change: Partial<Family> = {}): Family {
     id: "f1",
     version: 3,
     name: "Ostrel",
+    foundry: "",
+    classification: "",
     files: [file()],
     asks: [],
     licenses: [],
@@ -137,8 +150,14 @@ export function row(change: Partial<FileRow> = {}): FileRow {
     version: "Version 1.0",
     embedding: "installable",
     license: "",
+    openLicense: "",
+    foundry: "",
+    classification: "",
+    asks: false,
+    replaces: false,
     evidence: [{ source: "name 17", says: "Medium", agrees: true, settled: "" }],
     notes: [],
+    warnings: [],
     ...change,
   };
 }
@@ -162,4 +181,49 @@ export function intake(rows: FileRow[], change: Partial<Intake["summary"]> = {})
     included: rows.filter((one) => one.verdict === verdict && one.included).length,
   }));
   return { state: summary.state, summary, verdicts, rows, next: null };
+}
+
+/** A family of an intake with one file, which is new. */
+export function intakeFamily(change: Partial<IntakeFamily> = {}): IntakeFamily {
+  const one = row();
+  return {
+    key: "brantle",
+    name: "Brantle",
+    standing: "PLAIN",
+    files: 1,
+    goingIn: 1,
+    undecided: 0,
+    verdicts: [{ verdict: "NEW_FAMILY", files: 1, included: 1 }],
+    arrivals: [
+      {
+        slot: one.slot,
+        itemId: "r1",
+        sample: "Ag",
+        formats: ["ttf"],
+        verdict: "NEW_FAMILY",
+        goesIn: true,
+        asks: false,
+      },
+    ],
+    held: [],
+    heldId: null,
+    sites: [],
+    foundry: "",
+    classification: "",
+    classificationBecause: "",
+    openLicenses: [],
+    warnings: [],
+    ...change,
+  };
+}
+
+export function overview(change: Partial<IntakeOverview> = {}): IntakeOverview {
+  return {
+    decide: 0,
+    plain: 1,
+    nothingNew: 0,
+    verdicts: [{ verdict: "NEW_FAMILY", files: 1, included: 1 }],
+    openLicenses: [],
+    ...change,
+  };
 }

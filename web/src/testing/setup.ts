@@ -2,6 +2,7 @@ import "@testing-library/jest-dom/vitest";
 import { cleanup, configure } from "@testing-library/react";
 import { afterAll, afterEach, beforeAll, vi } from "vitest";
 import { connection } from "../shared/api/connection";
+import { Events } from "./events";
 import { network } from "./network";
 
 configure({ asyncUtilTimeout: 5_000 });
@@ -17,6 +18,7 @@ class Observer {
 }
 vi.stubGlobal("ResizeObserver", Observer);
 vi.stubGlobal("IntersectionObserver", Observer);
+vi.stubGlobal("EventSource", Events);
 vi.stubGlobal("scrollTo", () => undefined);
 Element.prototype.scrollIntoView = () => undefined;
 vi.stubGlobal("matchMedia", (media: string) => ({

@@ -35,7 +35,10 @@ describe("the API", () => {
       }),
     );
     const path = { id: "f1" };
-    await api.PUT("/api/families/{id}", { params: { path, header: editing(7) }, body: { name: "Ostrel" } });
+    await api.PUT("/api/families/{id}", {
+      params: { path, header: editing(7) },
+      body: { name: "Ostrel", foundry: "", classification: null },
+    });
     await api.GET("/api/families/{id}", { params: { path } });
     expect(sent).toEqual(["abc=1", '"7"', null]);
   });

@@ -1,30 +1,12 @@
-import {
-  QueryClient,
-  queryOptions,
-  useInfiniteQuery,
-  useMutation,
-  useQuery,
-  useQueryClient,
-} from "@tanstack/react-query";
+import { queryOptions, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import type { PathsWithMethod, SuccessResponseJSON } from "openapi-typescript-helpers";
 import { same } from "../parts/merge";
 import { useTell } from "../parts/Messages";
-import { api, bodyOf, ProblemError } from "./client";
+import { askAgain } from "./answers";
+import { api, bodyOf } from "./client";
 import type { paths } from "./schema";
-import { mayDiffer, type Changed } from "./touched";
-
-export const queryClient = new QueryClient({
-  defaultOptions: {
-    queries: {
-      staleTime: 5_000,
-      retry: (count, error) => !(error instanceof ProblemError) && count < 2,
-      networkMode: "always",
-    },
-    // The server may be on this very machine: what the browser thinks of its network says nothing.
-    mutations: { networkMode: "always" },
-  },
-});
+import type { Changed } from "./touched";
 
 type Address = PathsWithMethod<paths, "get">;
 type Operation<A extends Address> = paths[A]["get"] & Record<string | number, unknown>;
@@ -148,9 +130,4 @@ function useOnce<V, R>(change: (value: V) => Promise<R>) {
     return running.current.answer;
   };
   return { once, done: () => void (running.current = null) };
-}
-
-/** Asks again for what may be another after a change. */
-export function askAgain(client: QueryClient, changed: Changed): Promise<void> {
-  return client.invalidateQueries({ predicate: ({ queryKey }) => mayDiffer(changed, String(queryKey[0])) });
 }

@@ -14,7 +14,14 @@ export type Changed =
   | "fixity"
   | "anything";
 
-const inventory = ["/api/families", "/api/licenses", "/api/sites", "/api/flags", "/api/packs"];
+const inventory = [
+  "/api/families",
+  "/api/duplicates",
+  "/api/licenses",
+  "/api/sites",
+  "/api/flags",
+  "/api/packs",
+];
 
 const follows: Record<Exclude<Changed, "anything">, string[]> = {
   family: [...inventory, "/api/history", "/api/intakes"],

@@ -3,7 +3,7 @@ import { useMayEdit } from "../account/session";
 import { api, bodyOf } from "../api/client";
 import { useChange } from "../api/queries";
 import type { Flag } from "../api/types";
-import { baseName, localDates } from "../parts/format";
+import { baseName } from "../parts/format";
 import { wayOf } from "./flags";
 import { Sign } from "./Sign";
 import { accepted, headingOf, toneOf, words } from "./words";
@@ -22,7 +22,7 @@ export function FlagNote({ flag, brief }: { flag: Flag; brief?: boolean }) {
       </span>
       <div className="group">{headingOf(flag)}</div>
       <div className="what">{flag.title}</div>
-      {!brief && <div className="why">{localDates(flag.reason)}</div>}
+      {!brief && <div className="why">{flag.reason}</div>}
       {flag.acceptedUntil ? (
         <div className="why">{accepted(flag.acceptedUntil, flag.acceptedReason)}</div>
       ) : (

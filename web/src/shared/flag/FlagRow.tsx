@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { Flag } from "../api/types";
-import { day, localDates } from "../parts/format";
+import { day } from "../parts/format";
 import { FlagAction } from "./FlagNote";
 import { Sign } from "./Sign";
 import { headingOf, toneOf } from "./words";
@@ -16,7 +16,7 @@ export function FlagRow({ flag, withGroup, lead }: { flag: Flag; withGroup?: boo
         <Link className="plain" to={`/flags/${flag.id}`}>
           <b>{flag.title}</b>
         </Link>{" "}
-        <span className="quiet">{localDates(flag.reason)}</span>
+        <span className="quiet">{flag.reason}</span>
         <Subjects flag={flag} />
       </div>
       <div className="row-act">

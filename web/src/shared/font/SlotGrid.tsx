@@ -4,7 +4,7 @@ import { Sign } from "../flag/Sign";
 import { useRovingFocus } from "../parts/useRovingFocus";
 import { lettersOf } from "./sample";
 import { cellInWords, drawn, formatsOf, gridOf, weightKey, weightWords, type Ask, type Cell } from "./slots";
-import { inFont, useStoredFont } from "./storedFont";
+import { inFont, useLetters } from "./storedFont";
 
 type Props = {
   files: HeldFile[];
@@ -119,8 +119,9 @@ function SlotCell({ cell, small, unlicensed, picked, onPick }: CellProps) {
 }
 
 function Letters({ file }: { file: HeldFile }) {
-  const font = useStoredFont(file.sha256);
-  return <span style={inFont(font)}>{font.state === "refused" ? "×" : lettersOf(file.sample)}</span>;
+  const letters = lettersOf(file.sample);
+  const font = useLetters(file.sha256, letters);
+  return <span style={inFont(font)}>{font.state === "refused" ? "×" : letters}</span>;
 }
 
 function SmallMarks({ files }: { files: HeldFile[] }) {

@@ -8,14 +8,14 @@ export type Ask = { slot: Slot; by: string[] };
 export type Cell = { slot: Slot; files: HeldFile[]; askedBy: string[] };
 
 /** A row of a grid: one slope at one width. */
-export type GridRow = { key: string; label: string; cells: (Cell | null)[] };
+export type GridRow<C> = { key: string; label: string; cells: (C | null)[] };
 
-export type Grid = { weights: Slot[]; rows: GridRow[] };
+export type Grid<C> = { weights: Slot[]; rows: GridRow<C>[] };
 
 const slopeOrder = { upright: 0, italic: 1, oblique: 2 } as Record<string, number>;
 
 /** Weights across, slopes and widths down: every slot that is held or asked for. */
-export function gridOf(files: HeldFile[], asks: Ask[]): Grid {
+export function gridOf(files: HeldFile[], asks: Ask[]): Grid<Cell> {
   const cells = new Map<string, Cell>();
   for (const file of files) {
     const cell = cells.get(file.slot.key) ?? { slot: file.slot, files: [], askedBy: [] };
@@ -28,7 +28,11 @@ export function gridOf(files: HeldFile[], asks: Ask[]): Grid {
     cell.askedBy = [...new Set([...cell.askedBy, ...ask.by])];
     cells.set(cell.slot.key, cell);
   }
-  const all = [...cells.values()];
+  return arranged([...cells.values()]);
+}
+
+/** Cells as a grid: weights across, slopes and widths down. */
+export function arranged<C extends { slot: Slot }>(all: C[]): Grid<C> {
   const weights = distinct(
     all.map((cell) => cell.slot),
     weightKey,

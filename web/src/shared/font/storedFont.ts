@@ -13,8 +13,19 @@ export function useFontAt(address: string | undefined): FontState {
   );
 }
 
+/** A whole stored file, to set any text in it. */
 export function useStoredFont(sha256: string | undefined): FontState {
   return useFontAt(sha256 && `/api/files/${sha256}`);
+}
+
+/** A stored file cut to the letters of a text, which is a few kilobytes: what lists and grids show of a font. */
+export function useLetters(sha256: string | undefined, text: string): FontState {
+  return useFontAt(sha256 && lettersAt(`/api/files/${sha256}`, text));
+}
+
+/** Where a font is found cut to the letters of a text. */
+export function lettersAt(font: string, text: string): string {
+  return `${font}/letters?text=${encodeURIComponent([...new Set(text)].sort().join(""))}`;
 }
 
 /** Not seen at first, and after a moment in the interface's own type, so that nothing stays blank. */
@@ -33,8 +44,8 @@ export function inFont(font: FontState): CSSProperties {
 }
 
 /** The style of a family's name: set in its own file where that has the letters for it. */
-export function useNameStyle(file: HeldFile | undefined): CSSProperties {
+export function useNameStyle(file: HeldFile | undefined, name: string): CSSProperties {
   const can = file !== undefined && hasLatin(file.sample);
-  const font = useStoredFont(can ? file.sha256 : undefined);
+  const font = useLetters(can ? file.sha256 : undefined, name);
   return can ? inFont(font) : {};
 }

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { usePeople } from "../account/session";
 import type { HistoryEntry } from "../api/types";
-import { localDates, moment, number } from "../parts/format";
+import { moment, number } from "../parts/format";
 import { changeInWords, placeOf } from "./words";
 
 /** Entries of the history, latest first. */
@@ -24,7 +24,7 @@ export function Entry({ entry, linked }: { entry: HistoryEntry; linked?: boolean
       <span className="quiet">{moment(entry.at)}</span>
       <span>{people(entry.by)}</span>
       <div>
-        {place ? <Link to={place}>{localDates(entry.text)}</Link> : localDates(entry.text)}
+        {place ? <Link to={place}>{entry.text}</Link> : entry.text}
         {linked && entry.subjectType === "flag" && <div className="quiet">{entry.subjectName}</div>}
         {entry.undone && <span className="quiet"> (taken back)</span>}
         <Changes entry={entry} />

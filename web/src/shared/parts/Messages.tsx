@@ -12,7 +12,7 @@ import {
   type RefObject,
 } from "react";
 import { api } from "../api/client";
-import { askAgain } from "../api/queries";
+import { askAgain } from "../api/answers";
 import { LineContext } from "../layout/lines";
 
 /** What is told: `undo` is the entry of the history by which a deed is taken back. */

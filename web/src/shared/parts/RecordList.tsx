@@ -6,8 +6,8 @@ import { Rows } from "./Rows";
 import { useSettled } from "./useSettled";
 
 /** Words by which a list is narrowed: as they are typed, and once typing has come to rest. */
-export function useFilter() {
-  const [typed, setTyped] = useState("");
+export function useFilter(initial = "") {
+  const [typed, setTyped] = useState(initial);
   return { typed, setTyped, words: useSettled(typed.trim()) };
 }
 
@@ -18,6 +18,8 @@ type Props<T> = {
   actions?: ReactNode;
   filter: ReturnType<typeof useFilter>;
   filterLabel: string;
+  /** What else narrows or orders the list, under its head. */
+  narrowed?: ReactNode;
   list: { items?: T[]; error: Error | null; again: () => void; more?: () => void; loadingMore: boolean };
   /** What is said when nothing is there, or nothing that the words fit. */
   none: ReactNode;
@@ -47,6 +49,7 @@ export function RecordList<T extends { id: string }>(props: Props<T>) {
         </>
       }
     >
+      {props.narrowed && <Line>{props.narrowed}</Line>}
       <Shown of={{ data: list.items, error: list.error, refetch: list.again }} lines={9}>
         {(items) =>
           items.length === 0 ? (

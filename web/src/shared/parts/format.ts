@@ -1,13 +1,13 @@
-/** The language of the interface, in the reader's own variety where that is an English one. */
-export const locale = navigator.languages?.find((language) => /^en\b/i.test(language)) ?? "en-GB";
+/** The one language of the interface, which is that of the sentences that the server makes. */
+export const locale = "en-US";
 
 const plain = new Intl.NumberFormat(locale);
 const oneDigit = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 const days = new Intl.DateTimeFormat(locale, { dateStyle: "medium" });
 const moments = new Intl.DateTimeFormat(locale, { dateStyle: "medium", timeStyle: "short" });
 const longDays = new Intl.DateTimeFormat(locale, { weekday: "long", day: "numeric", month: "long" });
-const plurals = new Intl.PluralRules("en");
-const lists = new Intl.ListFormat("en", { type: "conjunction" });
+const plurals = new Intl.PluralRules(locale);
+const lists = new Intl.ListFormat(locale, { type: "conjunction" });
 
 export function number(n: number): string {
   return plain.format(n);
@@ -34,11 +34,6 @@ export function day(iso: string | null | undefined): string {
 
 export function longDay(date: Date): string {
   return longDays.format(date);
-}
-
-/** A sentence of the server with its dates as the reader writes them. */
-export function localDates(sentence: string): string {
-  return sentence.replace(/\d{4}-\d{2}-\d{2}/g, (iso) => day(iso));
 }
 
 export function moment(iso: string): string {

@@ -51,7 +51,7 @@ class BadInputTest {
         assertRow(rows, "cut.ttf", "DAMAGED", "the file ends at " + GOOD.length / 2);
         assertRow(rows, "outside.ttf", "DAMAGED", tag);
         assertRow(rows, "climbing.ttf", "DAMAGED", "climbs out");
-        assertRow(rows, "good.ttf", "NEW_FACE", "Regular");
+        assertRow(rows, "good.ttf", "NEW_FAMILY", "nothing is held of");
         assertRow(rows, "again.ttf", "SAME_BYTES", "good.ttf");
     }
 
@@ -65,7 +65,7 @@ class BadInputTest {
         JsonNode intake = caller.takeIn(Map.of("bomb.zip", Samples.zip(files)));
         Map<String, JsonNode> rows = rows(intake);
         assertRow(rows, "bomb.zip", "DAMAGED", "unpacks to far more than it is");
-        assertRow(rows, "good.ttf", "NEW_FACE", "");
+        assertRow(rows, "good.ttf", "NEW_FAMILY", "");
         byte[] nested = Samples.zip(Map.of("good.ttf", GOOD));
         for (int i = 0; i < 4; i++) {
             nested = Samples.zip(Map.of("inner" + i + ".zip", nested));

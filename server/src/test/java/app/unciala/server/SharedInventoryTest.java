@@ -96,7 +96,7 @@ class SharedInventoryTest {
                 "a.ttf", Samples.font("Vellumine-Regular.ttf"), "copy.ttf", Samples.font("Vellumine-Regular.ttf"))));
         String path = "/api/intakes/" + intake.get("summary").get("id").asString();
         Answer accepted = caller.send("POST", path + "/accept", Map.of());
-        assertThat(verdicts(path)).containsExactly("NEW_FACE", "SAME_BYTES");
+        assertThat(verdicts(path)).containsExactly("NEW_FAMILY", "SAME_BYTES");
         String family = accepted.json().get("familyIds").get(0).asString();
         assertThat(undo(accepted)).isEqualTo(204);
         assertThat(caller.get("/api/families/" + family).status()).isEqualTo(404);

@@ -34,6 +34,11 @@ class StatementsTest {
         List<String> paths = List.of(
                 "/api/families",
                 "/api/families/" + family,
+                "/api/families?license=YES&use=YES&lacking=woff2&variable=false&order=NEWEST",
+                "/api/families/foundries",
+                "/api/families/" + family + "/origins",
+                "/api/families/" + family + "/superseded",
+                "/api/duplicates",
                 "/api/licenses",
                 "/api/licenses/" + license,
                 "/api/sites",
@@ -48,6 +53,10 @@ class StatementsTest {
                 "/api/flags/counts",
                 "/api/intakes",
                 "/api/intakes/" + intake,
+                "/api/intakes/" + intake + "/overview",
+                "/api/intakes/" + intake + "/families",
+                "/api/intakes/" + intake + "/files?family=ostrel",
+                "/api/intakes/" + intake + "/others",
                 "/api/history",
                 "/api/people",
                 "/api/search?q=ostrel");

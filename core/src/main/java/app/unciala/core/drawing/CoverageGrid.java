@@ -8,10 +8,13 @@ import app.unciala.core.font.outline.Outline;
  * part in it.
  */
 final class CoverageGrid implements Outline.Visitor {
-    private static final int CELLS_TO_EM = 32;
+    static final int CELLS_TO_EM = 32;
     private static final int WIDTH = 3 * CELLS_TO_EM;
     private static final int HEIGHT = 3 * CELLS_TO_EM;
     private static final int STEPS = 6;
+    private static final int SKETCHED = CELLS_TO_EM * 5 / 4;
+    private static final int SKETCH_COLUMN = CELLS_TO_EM - CELLS_TO_EM / 8;
+    private static final int SKETCH_ROW = CELLS_TO_EM - CELLS_TO_EM * 5 / 16;
 
     private final double scale;
     private final float[] cells = new float[(WIDTH + 1) * HEIGHT];
@@ -41,6 +44,35 @@ final class CoverageGrid implements Outline.Visitor {
             either += Math.max(cells[i], other.cells[i]);
         }
         return either < 1e-3 ? 1 : both / either;
+    }
+
+    /**
+     * The ink of a square of this grid in {@code side} by {@code side} larger cells, each 0 to 15, row by row from the
+     * lowest; from an eighth of an em left of the origin and 0.3 em below the baseline, 1.25 em wide and high.
+     */
+    byte[] reduced(int side) {
+        byte[] ink = new byte[side * side];
+        int step = SKETCHED / side;
+        for (int i = 0; i < ink.length; i++) {
+            double sum = 0;
+            for (int y = 0; y < step; y++) {
+                int row = SKETCH_ROW + i / side * step + y;
+                for (int x = 0; x < step; x++) {
+                    sum += cells[row * (WIDTH + 1) + SKETCH_COLUMN + i % side * step + x];
+                }
+            }
+            ink[i] = (byte) Math.round(15 * sum / (step * step));
+        }
+        return ink;
+    }
+
+    /** The ink of a row of cells, in cells; row 0 stands on the baseline. */
+    double inkInRow(int row) {
+        double sum = 0;
+        for (int column = 0; column < WIDTH; column++) {
+            sum += cells[(CELLS_TO_EM + row) * (WIDTH + 1) + column];
+        }
+        return sum;
     }
 
     @Override

@@ -34,6 +34,11 @@ public record FaceReport(
         FaceDetails details,
         List<Problem> problems) {
 
+    /** Who made a face, by name record 8; the four letters of OS/2 name the maker's tool as often as the maker. */
+    public static String foundryOf(Sfnt face) {
+        return NameTable.read(face).best(NameTable.MANUFACTURER).orElse("");
+    }
+
     /**
      * Reads the whole face, outlines too.
      *

@@ -108,9 +108,18 @@ public final class UseMarks {
             boolean isName = record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION
                     || record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY;
             if (isName) {
-                find(IN_NAMES, record.nameId(), text, found);
+                find(IN_NAMES, "name " + record.nameId(), text, found);
             }
-            find(PATTERNS, record.nameId(), text, found);
+            find(PATTERNS, "name " + record.nameId(), text, found);
+        }
+        return new ArrayList<>(found.values());
+    }
+
+    /** At most one mark of each kind in a text that came along with fonts; {@code source} says which it is. */
+    public static List<Mark> in(String source, String text) {
+        Map<Kind, Mark> found = new LinkedHashMap<>();
+        if (mayMark(text)) {
+            find(PATTERNS, source, BREAKS.matcher(text).replaceAll(" "), found);
         }
         return new ArrayList<>(found.values());
     }
@@ -121,16 +130,13 @@ public final class UseMarks {
         return STEMS.stream().anyMatch(lower::contains);
     }
 
-    private static void find(Map<Kind, Pattern> patterns, int nameId, String text, Map<Kind, Mark> found) {
+    private static void find(Map<Kind, Pattern> patterns, String source, String text, Map<Kind, Mark> found) {
         patterns.forEach((kind, pattern) -> {
             Matcher matcher = pattern.matcher(text);
             if (!found.containsKey(kind) && matcher.find()) {
                 int from = Math.max(0, matcher.start() - AROUND);
                 int to = Math.min(text.length(), matcher.end() + AROUND);
-                found.put(
-                        kind,
-                        new Mark(
-                                kind, "name " + nameId, text.substring(from, to).strip()));
+                found.put(kind, new Mark(kind, source, text.substring(from, to).strip()));
             }
         });
     }

@@ -1,6 +1,7 @@
 package app.unciala.core.flag;
 
-import java.util.Locale;
+import static app.unciala.core.sentence.Sentences.count;
+
 import java.util.Optional;
 
 /**
@@ -31,29 +32,25 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
      */
     public static String title(FlagKind kind, int flags, int families, String name) {
         return switch (kind) {
-            case NO_LICENSE -> counted(families, "family has", "families have") + " no license";
+            case NO_LICENSE -> count(families, "family has", "families have") + " no license";
             case LICENSE_ENDED -> name + " has ended and is still in use";
             case LICENSE_NOT_BEGUN -> name + " has not begun and is in use already";
-            case DOMAIN_NOT_PERMITTED -> name + " does not permit " + counted(flags, "domain", "domains") + " in use";
+            case DOMAIN_NOT_PERMITTED -> name + " does not permit " + count(flags, "domain", "domains") + " in use";
             case WEB_USE_REFUSED -> name + " refuses use on web pages";
             case FORMAT_NOT_PERMITTED -> name + " does not permit WOFF2";
             case CONVERTING_NOT_PERMITTED -> name + " refuses converting, and no WOFF2 from the vendor is held";
-            case NOT_STATED -> name + " leaves " + counted(flags, "question", "questions") + " open";
+            case NOT_STATED -> name + " leaves " + count(flags, "question", "questions") + " open";
             case EMBEDDING_DISAGREES -> name + ": the files themselves forbid embedding";
-            case LICENSE_ENDING -> counted(flags, "license ends", "licenses end") + " soon";
-            case NO_PROOF -> counted(flags, "license has", "licenses have") + " no proof";
+            case LICENSE_ENDING -> count(flags, "license ends", "licenses end") + " soon";
+            case NO_PROOF -> count(flags, "license has", "licenses have") + " no proof";
             case FACE_NOT_HELD ->
-                name + " lacks " + counted(flags, "face that a site asks for", "faces that sites ask for");
-            case STORED_FILE_DAMAGED -> counted(flags, "stored file is", "stored files are") + " damaged";
-            case WEB_FORMAT_NOT_HELD -> counted(flags, "face has", "faces have") + " no WOFF2";
+                name + " lacks " + count(flags, "face that a site asks for", "faces that sites ask for");
+            case STORED_FILE_DAMAGED -> count(flags, "stored file is", "stored files are") + " damaged";
+            case WEB_FORMAT_NOT_HELD -> count(flags, "face has", "faces have") + " no WOFF2";
             case NOT_COLLECTED -> name + ": paid for and not collected";
-            case SAME_BYTES -> counted(flags, "file is", "files are") + " recorded more than once";
-            case SAME_DRAWING -> counted(flags, "drawing is", "drawings are") + " held more than once";
-            case SLOT_CLASH -> counted(flags, "slot has", "slots have") + " more than one drawing";
+            case SAME_BYTES -> count(flags, "file is", "files are") + " recorded more than once";
+            case SAME_DRAWING -> count(flags, "drawing is", "drawings are") + " held more than once";
+            case SLOT_CLASH -> count(flags, "slot has", "slots have") + " more than one drawing";
         };
-    }
-
-    private static String counted(int count, String one, String many) {
-        return String.format(Locale.US, "%,d %s", count, count == 1 ? one : many);
     }
 }

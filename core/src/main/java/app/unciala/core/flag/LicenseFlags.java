@@ -6,6 +6,7 @@ import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
+import app.unciala.core.sentence.Sentences;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -24,7 +25,7 @@ final class LicenseFlags {
                     owner,
                     subject,
                     license.name() + " ends soon",
-                    "It runs until " + license.ends().orElseThrow() + ".",
+                    "It runs until " + Sentences.day(license.ends().orElseThrow()) + ".",
                     Stream.empty()));
         }
         boolean ended = license.endedBy(snapshot.today());

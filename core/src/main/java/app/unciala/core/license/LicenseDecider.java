@@ -5,6 +5,7 @@ import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Slot;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
+import app.unciala.core.sentence.Sentences;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -52,13 +53,13 @@ public final class LicenseDecider {
         license.begins()
                 .ifPresent(day -> reasons.add(
                         license.notBegunOn(use.day())
-                                ? new Reason(Point.BEGINS, Verdict.REFUSED, "begins only on " + day)
-                                : new Reason(Point.BEGINS, Verdict.ALLOWED, "began on " + day)));
+                                ? new Reason(Point.BEGINS, Verdict.REFUSED, "begins only on " + Sentences.day(day))
+                                : new Reason(Point.BEGINS, Verdict.ALLOWED, "began on " + Sentences.day(day))));
         license.ends()
                 .ifPresent(day -> reasons.add(
                         license.endedBy(use.day())
-                                ? new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + day)
-                                : new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + day)));
+                                ? new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + Sentences.day(day))
+                                : new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + Sentences.day(day))));
         reasons.add(clause(Point.WEB_USE, license.webUse()));
         reasons.add(domain(license, use.domain()));
         reasons.add(format(license, use));

@@ -6,6 +6,7 @@ import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack.Entry;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Role;
+import app.unciala.core.sentence.Sentences;
 import com.google.common.hash.Hashing;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
@@ -60,7 +61,7 @@ public final class PackWriter {
     private String styleSheet() {
         StringBuilder css = new StringBuilder();
         css.append("/* Type for ").append(CssText.comment(request.siteName())).append(", made ");
-        css.append(request.day()).append(" by Unciala. Domains: ");
+        css.append(Sentences.day(request.day())).append(" by Unciala. Domains: ");
         css.append(CssText.comment(String.join(", ", request.domains()))).append(". */\n\n");
         paths.forEach(
                 (face, path) -> css.append(new FontFaceRule(face.family(), face.slot(), path, FontFormat.WOFF2).css())
@@ -90,8 +91,8 @@ public final class PackWriter {
     }
 
     private String licenses() {
-        StringBuilder out =
-                new StringBuilder("Licenses for the fonts of " + request.siteName() + ", " + request.day() + "\n\n");
+        StringBuilder out = new StringBuilder(
+                "Licenses for the fonts of " + request.siteName() + ", " + Sentences.day(request.day()) + "\n\n");
         Set<String> lines = new LinkedHashSet<>();
         request.faces()
                 .forEach(face -> lines.add(face.family() + " " + face.slot().label() + ": " + face.license()));

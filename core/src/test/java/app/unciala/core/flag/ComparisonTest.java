@@ -17,6 +17,7 @@ import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
 import app.unciala.core.license.LicenseKind;
+import app.unciala.core.sentence.Sentences;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,7 +71,7 @@ class ComparisonTest {
         assertThat(kinds()).containsExactly(FlagKind.LICENSE_ENDED);
         licenses.set(0, license("client.example", TODAY.plusDays(3), true));
         assertThat(kinds()).containsExactly(FlagKind.LICENSE_ENDING);
-        assertThat(compare().get(0).reason()).contains(TODAY.plusDays(3).toString());
+        assertThat(compare().get(0).reason()).contains(Sentences.day(TODAY.plusDays(3)));
         licenses.set(0, license("client.example", null, false));
         assertThat(kinds()).containsExactly(FlagKind.NO_PROOF);
     }

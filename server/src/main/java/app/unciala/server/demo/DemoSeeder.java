@@ -18,6 +18,7 @@ import app.unciala.server.flag.FlagService;
 import app.unciala.server.flag.FlagService.Filter;
 import app.unciala.server.flag.FlagService.FlagView;
 import app.unciala.server.flag.FlagService.State;
+import app.unciala.server.intake.Acceptance;
 import app.unciala.server.intake.IntakeService;
 import app.unciala.server.intake.IntakeService.Correction;
 import app.unciala.server.intake.IntakeService.FileRow;
@@ -45,6 +46,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.context.annotation.Profile;
@@ -63,6 +65,7 @@ class DemoSeeder {
 
     private final AccountService accounts;
     private final IntakeService intakes;
+    private final Acceptance acceptance;
     private final FamilyService families;
     private final LicenseService licenses;
     private final ClientService clients;
@@ -79,6 +82,7 @@ class DemoSeeder {
     DemoSeeder(
             AccountService accounts,
             IntakeService intakes,
+            Acceptance acceptance,
             FamilyService families,
             LicenseService licenses,
             ClientService clients,
@@ -92,6 +96,7 @@ class DemoSeeder {
             Clock clock) {
         this.accounts = accounts;
         this.intakes = intakes;
+        this.acceptance = acceptance;
         this.families = families;
         this.licenses = licenses;
         this.clients = clients;
@@ -188,10 +193,10 @@ class DemoSeeder {
         String id = open(arrival.name(), arrival.files());
         for (FileRow row : intakes.get(id, null, 500).rows()) {
             if (row.isFont() && !row.included()) {
-                intakes.correct(id, row.id(), new Correction(null, null, true));
+                intakes.correct(id, row.id(), Correction.include());
             }
         }
-        intakes.accept(id);
+        acceptance.accept(id, Set.of());
     }
 
     private String open(String name, Map<String, byte[]> files) {

@@ -18,8 +18,9 @@ import app.unciala.demo.DemoFont;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.Level;
 import app.unciala.server.family.FamilyService;
-import app.unciala.server.family.FamilyService.Incoming;
 import app.unciala.server.family.FileFacts;
+import app.unciala.server.family.IncomingFiles;
+import app.unciala.server.family.IncomingFiles.Incoming;
 import app.unciala.server.intake.IntakeService;
 import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.inventory.Changes;
@@ -86,6 +87,7 @@ class LargeInventory implements ApplicationRunner {
 
     private final AccountService accounts;
     private final FamilyService families;
+    private final IncomingFiles arrivals;
     private final LicenseService licenses;
     private final ClientService clients;
     private final SiteService sites;
@@ -99,6 +101,7 @@ class LargeInventory implements ApplicationRunner {
     LargeInventory(
             AccountService accounts,
             FamilyService families,
+            IncomingFiles arrivals,
             LicenseService licenses,
             ClientService clients,
             SiteService sites,
@@ -110,6 +113,7 @@ class LargeInventory implements ApplicationRunner {
             @Value("${server.port}") int port) {
         this.accounts = accounts;
         this.families = families;
+        this.arrivals = arrivals;
         this.licenses = licenses;
         this.clients = clients;
         this.sites = sites;
@@ -166,8 +170,8 @@ class LargeInventory implements ApplicationRunner {
                 .toList();
         List<String> ids = transaction.execute(status -> {
             changes.begin();
-            return families.add(incoming).stream()
-                    .map(FamilyService.Added::familyId)
+            return arrivals.add(incoming).stream()
+                    .map(IncomingFiles.Added::familyId)
                     .distinct()
                     .toList();
         });
@@ -179,7 +183,7 @@ class LargeInventory implements ApplicationRunner {
         String name = familyName(family);
         for (int weight = 0; weight < WEIGHTS.length; weight++) {
             Sfnt face = face(name, family * WEIGHTS.length + weight);
-            FileFacts facts = FileFacts.of(FaceReport.of(face));
+            FileFacts facts = FileFacts.of(face, FaceReport.of(face));
             Slot slot = Slot.of(WEIGHTS[weight], 100, Slope.UPRIGHT);
             for (FontFormat format : List.of(FontFormat.TTF, FontFormat.WOFF2)) {
                 byte[] bytes = FontWriter.write(face, format);
@@ -190,7 +194,8 @@ class LargeInventory implements ApplicationRunner {
                         bytes.length,
                         format,
                         slot,
-                        facts));
+                        facts,
+                        false));
             }
         }
         return files;

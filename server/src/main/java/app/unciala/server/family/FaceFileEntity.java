@@ -3,6 +3,8 @@ package app.unciala.server.family;
 import static app.unciala.server.inventory.Texts.cut;
 
 import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.core.drawing.Sketch;
+import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
@@ -19,6 +21,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.Optional;
 import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 
@@ -65,7 +68,12 @@ class FaceFileEntity {
     @Enumerated(EnumType.STRING)
     private Embedding.Level embedding = Embedding.Level.NOT_STATED;
 
+    private String foundry = "";
+    private String classification = "";
+    private byte @Nullable [] sketch;
+
     private @Nullable String madeFrom;
+    private @Nullable String supersededBy;
     private Instant addedAt = Instant.EPOCH;
     private String addedBy = "";
     private @Nullable Instant deletedAt;
@@ -91,6 +99,7 @@ class FaceFileEntity {
         codePoints = facts.codePoints();
         fontVersion = cut(facts.version(), 500);
         embedding = facts.embedding();
+        describe(facts.sketch(), facts.foundry(), facts.classification());
     }
 
     /** A file about to be held: what it is called, what it is, and where it goes. */
@@ -114,8 +123,54 @@ class FaceFileEntity {
         sample = letters;
     }
 
+    /** Records what later versions read out of a file: its drawing in short, its foundry and its kind of type. */
+    final void describe(Sketch drawn, String madeBy, Optional<Classification> kind) {
+        sketch = drawn.bytes();
+        foundry = cut(madeBy, 300);
+        classification = kind.map(Enum::name).orElse("");
+    }
+
     void delete(Instant at) {
         deletedAt = at;
+    }
+
+    /** Another file takes its place; it is held no more, but kept. */
+    void supersede(String by, Instant at) {
+        supersededBy = by;
+        delete(at);
+    }
+
+    String drawing() {
+        return drawing;
+    }
+
+    long bytes() {
+        return bytes;
+    }
+
+    int codePoints() {
+        return codePoints;
+    }
+
+    String fontVersion() {
+        return fontVersion;
+    }
+
+    String subfamily() {
+        return subfamily;
+    }
+
+    String foundry() {
+        return foundry;
+    }
+
+    String classification() {
+        return classification;
+    }
+
+    /** The drawing in short, or nothing for a file read by an earlier version. */
+    Optional<Sketch> sketch() {
+        return Optional.ofNullable(sketch).map(Sketch::read);
     }
 
     String id() {

@@ -3,6 +3,7 @@ package app.unciala.server.family;
 import java.util.Collection;
 import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
     List<FaceFileEntity> findByFamilyId(String familyId);
@@ -15,7 +16,14 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
 
     List<FaceFileEntity> findByDrawingIn(Collection<String> drawings);
 
-    List<FaceFileEntity> findByDrawingVersionLessThanOrSample(int version, String sample);
+    List<FaceFileEntity> findByDrawingVersionLessThanOrSampleOrSketchIsNull(int version, String sample);
 
     List<FaceFileEntity> findByDrawing(String drawing);
+
+    /** Native, since those that are held no more are in no other query. */
+    @Query(
+            nativeQuery = true,
+            value = "select * from face_file where family_id = :familyId and superseded_by is not null"
+                    + " order by deleted_at desc, id")
+    List<FaceFileEntity> findSuperseded(String familyId);
 }

@@ -1,13 +1,21 @@
 package app.unciala.server.family;
 
+import app.unciala.core.face.Classification;
+import app.unciala.server.family.FamilyFilter.Licensed;
+import app.unciala.server.family.FamilyFilter.Order;
+import app.unciala.server.family.FamilyFilter.Used;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;
+import app.unciala.server.family.FamilyService.Origin;
 import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Versions;
 import app.unciala.server.listing.Page;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -28,22 +36,45 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/families")
 class FamilyController {
     private final FamilyService families;
+    private final FamilyList list;
 
-    FamilyController(FamilyService families) {
+    FamilyController(FamilyService families, FamilyList list) {
         this.families = families;
+        this.list = list;
     }
 
-    record FamilyName(
+    /** What a person edits of a family; a foundry or a kind of type that is left out or null stays. */
+    record FamilyDraft(
             @NotBlank(message = "A family name has between 1 and 300 characters.")
             @Size(max = 300, message = "A family name has between 1 and 300 characters.")
-            String name) {}
+            String name,
+
+            @Size(max = 300, message = "A foundry’s name has at most 300 characters.") @Nullable
+            String foundry,
+
+            @Schema(types = {"string", "null"}) @Nullable Classification classification) {}
 
     @GetMapping
     Page<Family> list(
             @RequestParam(required = false) @Nullable String name,
+            @RequestParam(required = false) @Nullable Classification classification,
+            @RequestParam(required = false) @Nullable String foundry,
+            @RequestParam(required = false) @Nullable Licensed license,
+            @RequestParam(required = false) @Nullable String lacking,
+            @RequestParam(required = false) @Nullable Boolean variable,
+            @RequestParam(required = false) @Nullable Used use,
+            @RequestParam(required = false) @Nullable String client,
+            @RequestParam(defaultValue = "NAME") Order order,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "200") int limit) {
-        return families.list(name, cursor, limit);
+        FamilyFilter filter =
+                new FamilyFilter(name, classification, foundry, license, lacking, variable, use, client, order);
+        return list.page(filter, cursor, limit);
+    }
+
+    @GetMapping("/foundries")
+    List<String> foundries() {
+        return list.foundries();
     }
 
     @GetMapping("/{id}")
@@ -53,12 +84,24 @@ class FamilyController {
     }
 
     @PutMapping("/{id}")
-    ResponseEntity<Family> rename(
+    ResponseEntity<Family> edit(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
-            @Valid @RequestBody FamilyName name) {
-        Family family = families.rename(id, Versions.expected(ifMatch), name.name());
+            @Valid @RequestBody FamilyDraft draft) {
+        Family family =
+                families.edit(id, Versions.expected(ifMatch), draft.name(), draft.foundry(), draft.classification());
         return Versions.tagged(family.version(), family);
+    }
+
+    /** Where the files came from, by the ids of the files; those that were made here are left out. */
+    @GetMapping("/{id}/origins")
+    Map<String, Origin> origins(@PathVariable String id) {
+        return families.origins(id);
+    }
+
+    @GetMapping("/{id}/superseded")
+    List<File> superseded(@PathVariable String id) {
+        return families.superseded(id);
     }
 
     @PostMapping("/{id}/files/{file}/woff2")

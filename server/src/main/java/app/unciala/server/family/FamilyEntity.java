@@ -24,6 +24,8 @@ class FamilyEntity {
 
     private String name = "";
     private String nameKey = "";
+    private String foundry = "";
+    private String classification = "";
     private Instant createdAt = Instant.EPOCH;
     private @Nullable Instant deletedAt;
 
@@ -38,6 +40,20 @@ class FamilyEntity {
     final void rename(String newName) {
         name = newName;
         nameKey = Texts.familyKey(newName);
+    }
+
+    /** Records who made it and what kind of type it is; an empty text is not known. */
+    final void describe(String madeBy, String kind) {
+        foundry = madeBy;
+        classification = kind;
+    }
+
+    String foundry() {
+        return foundry;
+    }
+
+    String classification() {
+        return classification;
     }
 
     /** Deletes it and gives its name free for another family. */

@@ -49,6 +49,8 @@ class FamilyRecords {
                         family.id(),
                         family.version(),
                         family.name(),
+                        family.foundry(),
+                        family.classification(),
                         held.getOrDefault(family.id(), List.of()),
                         asks(asking, family.id()),
                         asking.stream()

@@ -1,9 +1,8 @@
 package app.unciala.server.family;
 
+import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.Slot;
-import app.unciala.core.flag.Scope;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
@@ -22,14 +21,10 @@ import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
-import app.unciala.server.inventory.Parts;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
-import app.unciala.server.listing.Cursor;
-import app.unciala.server.listing.Page;
-import app.unciala.server.site.SiteService;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StoredFiles;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -38,9 +33,9 @@ import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -49,9 +44,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.KeysetScrollPosition;
-import org.springframework.data.domain.Sort;
-import org.springframework.data.domain.Window;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,7 +52,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The inventory. Files come in by intake, or are made here from a file that is held. */
 @Service
 public class FamilyService implements Reverser {
-    private static final Sort BY_NAME = Sort.by("nameKey", "id");
     private static final String REMOVED = "file removed";
 
     private final FamilyRepository families;
@@ -68,7 +59,8 @@ public class FamilyService implements Reverser {
     private final FileStore store;
     private final StoredFiles stored;
     private final FamilyRecords records;
-    private final SiteService sites;
+    private final LeavingFiles leaving;
+    private final FamilyChanges familyChanges;
     private final LicenseService licenses;
     private final Links links;
     private final HistoryService history;
@@ -85,7 +77,8 @@ public class FamilyService implements Reverser {
             FileStore store,
             StoredFiles stored,
             FamilyRecords records,
-            SiteService sites,
+            LeavingFiles leaving,
+            FamilyChanges familyChanges,
             LicenseService licenses,
             Links links,
             HistoryService history,
@@ -100,7 +93,8 @@ public class FamilyService implements Reverser {
         this.store = store;
         this.stored = stored;
         this.records = records;
-        this.sites = sites;
+        this.leaving = leaving;
+        this.familyChanges = familyChanges;
         this.licenses = licenses;
         this.links = links;
         this.history = history;
@@ -117,6 +111,8 @@ public class FamilyService implements Reverser {
             String id,
             long version,
             String name,
+            String foundry,
+            String classification,
             List<File> files,
             List<Asked> asks,
             List<SiteName> sites,
@@ -158,24 +154,6 @@ public class FamilyService implements Reverser {
             Instant addedAt,
             String addedBy) {}
 
-    /** A file that an intake brings in; its bytes are stored already. */
-    public record Incoming(
-            String family, String fileName, String sha256, long bytes, FontFormat format, Slot slot, FileFacts facts) {}
-
-    /** What came in: the file's new id, and its family's. */
-    public record Added(String fileId, String familyId) {}
-
-    /** The families by name, those whose name has the words, whatever their case, spaces and hyphens. */
-    @Transactional(readOnly = true)
-    public Page<Family> list(@Nullable String words, @Nullable String cursor, int limit) {
-        KeysetScrollPosition position = Cursor.read(cursor, Cursor.keys(BY_NAME, "", ""));
-        String part = words == null ? "" : Texts.familyKey(words);
-        Window<FamilyEntity> window = part.isEmpty()
-                ? families.findAllBy(position, BY_NAME, Cursor.limit(limit))
-                : families.findByNameKeyContaining(part, position, BY_NAME, Cursor.limit(limit));
-        return Page.of(window, records.of(window.getContent()));
-    }
-
     @Transactional(readOnly = true)
     public long count() {
         return families.count();
@@ -186,68 +164,92 @@ public class FamilyService implements Reverser {
         return records.of(find(id));
     }
 
+    /** The intake that a file came in by, and its path there. */
+    public record Origin(String intakeId, String path) {}
+
+    /** Where the files of a family came from, superseded ones too, by their ids. */
+    @Transactional(readOnly = true)
+    public Map<String, Origin> origins(String id) {
+        find(id);
+        Map<String, Origin> origins = new HashMap<>();
+        database.sql("select i.face_file_id, i.intake_id, i.path from intake_item i join face_file x"
+                        + " on x.id = i.face_file_id where x.family_id = :id")
+                .param("id", id)
+                .query((row, number) -> origins.put(row.getString(1), new Origin(row.getString(2), row.getString(3))))
+                .list();
+        return origins;
+    }
+
+    /** The files of a family that others took the place of, the latest first. */
+    @Transactional(readOnly = true)
+    public List<File> superseded(String id) {
+        find(id);
+        return files.findSuperseded(id).stream().map(FaceFileEntity::toRecord).toList();
+    }
+
     /** The family of this name, whatever its case, spaces and hyphens. */
     @Transactional(readOnly = true)
     public Optional<Family> named(String name) {
         return families.findByNameKey(Texts.familyKey(name)).map(records::of);
     }
 
-    /** Puts files into the inventory, in the order given; for an intake, within its transaction. */
-    @Transactional
-    public List<Added> add(List<Incoming> incoming) {
-        Map<String, FamilyEntity> byKey = new HashMap<>();
-        families.findByNameKeyIn(incoming.stream()
-                        .map(file -> Texts.familyKey(file.family()))
-                        .distinct()
-                        .toList())
-                .forEach(family -> byKey.put(family.nameKey(), family));
-        List<Added> added = new ArrayList<>();
-        Set<String> grown = new LinkedHashSet<>();
-        for (Incoming file : incoming) {
-            FamilyEntity family = byKey.computeIfAbsent(Texts.familyKey(file.family()), key -> create(file.family()));
-            if (grown.add(family.id())) {
-                entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
-            }
-            NewFile held = new NewFile(
-                    file.fileName(), file.sha256(), file.bytes(), file.format(), file.slot(), file.facts(), null);
-            FaceFileEntity entity = new FaceFileEntity(Ids.next(), family.id(), held, clock.instant(), actor.name());
-            entities.persist(entity);
-            added.add(new Added(entity.id(), family.id()));
+    /** The families of these keys, as names compare equal ({@link Texts#familyKey}), by their keys. */
+    @Transactional(readOnly = true)
+    public Map<String, Family> byKeys(Collection<String> keys) {
+        List<FamilyEntity> found = families.findByNameKeyIn(keys);
+        Map<String, Family> byKey = new HashMap<>();
+        List<Family> told = records.of(found);
+        for (int i = 0; i < told.size(); i++) {
+            byKey.put(found.get(i).nameKey(), told.get(i));
         }
-        entities.flush();
-        touched(grown, List.of());
-        return added;
+        return byKey;
     }
 
-    private FamilyEntity create(String name) {
-        if (Texts.familyKey(name).isEmpty()) {
-            throw Fault.invalid("family", "A family name has between 1 and 300 characters.");
-        }
-        FamilyEntity family = new FamilyEntity(Ids.next(), name.strip(), clock.instant());
-        entities.persist(family);
-        entities.flush();
-        return family;
-    }
-
+    /** Edits a family: its name, and where given its foundry and its kind of type. */
     @Transactional
-    public Family rename(String id, long expectedVersion, String name) {
+    public Family edit(
+            String id,
+            long expectedVersion,
+            String name,
+            @Nullable String foundry,
+            @Nullable Classification classification) {
         changes.begin();
         FamilyEntity family = find(id, expectedVersion);
-        if (Texts.familyKey(name).isEmpty()) {
-            throw Fault.invalid("name", "A family name has between 1 and 300 characters.");
-        }
+        String newName = Texts.familyName("name", name);
         families.findByNameKey(Texts.familyKey(name))
                 .filter(other -> !other.id().equals(id))
                 .ifPresent(other -> {
                     throw Fault.conflict("There is a family named “" + other.name() + "” already.");
                 });
-        String before = family.name();
-        family.rename(name.strip());
+        Map<String, String> before = described(family);
+        family.rename(newName);
+        family.describe(
+                foundry == null ? family.foundry() : foundry.strip(),
+                classification == null ? family.classification() : classification.name());
         families.saveAndFlush(family);
-        history.record(Deed.of("family", id, family.name(), "Renamed “" + before + "” to “" + family.name() + "”")
-                .changing(Map.of("name", before), Map.of("name", family.name())));
-        touched(Set.of(id), List.of());
+        boolean renamed = !before.get("name").equals(family.name());
+        history.record(Deed.of(
+                        "family",
+                        id,
+                        family.name(),
+                        renamed
+                                ? "Renamed “" + before.get("name") + "” to “" + family.name() + "”"
+                                : "Changed “" + family.name() + "”")
+                .changing(before, described(family)));
+        familyChanges.touched(Set.of(id), List.of());
         return records.of(family);
+    }
+
+    private static Map<String, String> described(FamilyEntity family) {
+        Map<String, String> words = new LinkedHashMap<>();
+        words.put("name", family.name());
+        words.put("foundry", family.foundry());
+        words.put(
+                "classification",
+                Classification.of(family.classification())
+                        .map(Classification::words)
+                        .orElse(""));
+        return words;
     }
 
     /** Makes the WOFF2 of a file and puts it into the same slot, unless a license refuses converting. */
@@ -255,7 +257,7 @@ public class FamilyService implements Reverser {
         FaceFileEntity source = Objects.requireNonNull(transaction.execute(status -> convertible(familyId, fileId)));
         Sfnt face = FontReader.read(store.get(source.sha256())).faces().get(0);
         byte[] bytes = FontWriter.write(face, FontFormat.WOFF2);
-        FileFacts facts = FileFacts.of(FaceReport.of(face));
+        FileFacts facts = FileFacts.of(face, FaceReport.of(face));
         String sha256 = store.put(bytes);
         return Objects.requireNonNull(transaction.execute(status -> {
             changes.begin();
@@ -272,7 +274,7 @@ public class FamilyService implements Reverser {
                     familyId,
                     family.name(),
                     "Made " + Texts.baseName(name) + " from " + Texts.baseName(current.fileName())));
-            touched(Set.of(familyId), List.of());
+            familyChanges.touched(Set.of(familyId), List.of());
             return made.toRecord();
         }));
     }
@@ -308,23 +310,12 @@ public class FamilyService implements Reverser {
         FamilyEntity family = find(familyId, expectedVersion);
         FaceFileEntity file = findFile(familyId, fileId);
         List<FaceFileEntity> held = files.findByFamilyId(familyId);
-        boolean last = held.stream()
-                .noneMatch(other -> !other.id().equals(fileId) && other.slot().equals(file.slot()));
-        List<String> asking = sites.askingFor(familyId, file.slot());
-        if (last && !asking.isEmpty()) {
-            throw Fault.conflict(Texts.baseName(file.fileName()) + " is the only file for a face that "
-                    + String.join(" and ", asking) + (asking.size() == 1 ? " asks" : " ask")
-                    + " for. Change the site first.");
-        }
+        leaving.mustServeSites(file, held, List.of(file));
         HeldFile before = file.toSnapshot(true);
         file.delete(clock.instant());
-        if (held.size() == 1 && !links.isNamed(familyId)) {
-            family.delete(clock.instant());
-        } else {
-            entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
-        }
+        leaving.from(family, held.size() == 1);
         entities.flush();
-        touched(Set.of(familyId), List.of(before));
+        familyChanges.touched(Set.of(familyId), List.of(before));
         return history.record(Deed.of(
                         "family",
                         familyId,
@@ -350,10 +341,11 @@ public class FamilyService implements Reverser {
                 .update();
         entities.lock(find(familyId), LockModeType.OPTIMISTIC_FORCE_INCREMENT);
         entities.flush();
-        touched(Set.of(familyId), List.of());
+        familyChanges.touched(Set.of(familyId), List.of());
     }
 
-    private void restoreFamily(String id) {
+    /** Brings a deleted family back under its name, unless another has that name by now. */
+    void restoreFamily(String id) {
         String name = database.sql("select name from family where id = :id")
                 .param("id", id)
                 .query(String.class)
@@ -368,44 +360,27 @@ public class FamilyService implements Reverser {
                 .update();
     }
 
-    /**
-     * Takes back files that an intake brought in, and the families that it made, unless something was built on them.
-     */
-    @Transactional
-    public void takeBack(List<String> fileIds) {
-        List<FaceFileEntity> taken = files.findAllById(fileIds);
-        if (taken.size() < fileIds.size()) {
-            throw Fault.conflict("Files of this intake were removed since, so it cannot be taken back as a whole.");
-        }
-        Map<String, List<FaceFileEntity>> byFamily =
-                taken.stream().collect(Collectors.groupingBy(FaceFileEntity::familyId));
-        List<HeldFile> before =
-                taken.stream().map(file -> file.toSnapshot(true)).toList();
-        byFamily.forEach((familyId, own) -> {
-            FamilyEntity family = find(familyId);
-            List<FaceFileEntity> held = files.findByFamilyId(familyId);
-            boolean converted = held.stream()
-                    .anyMatch(file -> !own.contains(file)
-                            && own.stream()
-                                    .anyMatch(source -> file.toRecord().madeHere()
-                                            && file.slot().equals(source.slot())));
-            if (converted || links.isNamed(familyId) && held.size() == own.size()) {
-                throw Fault.conflict(family.name() + " is in use by now, so this intake cannot be taken back.");
-            }
-            own.forEach(file -> file.delete(clock.instant()));
-            if (held.size() == own.size()) {
-                family.delete(clock.instant());
-            } else {
-                entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
-            }
-        });
-        entities.flush();
-        touched(byFamily.keySet(), before);
-    }
-
     @Transactional(readOnly = true)
     public List<File> withBytes(String sha256) {
         return files.findBySha256(sha256).stream().map(FaceFileEntity::toRecord).toList();
+    }
+
+    /** The families of these ids; those that do not exist are left out. */
+    @Transactional(readOnly = true)
+    public List<Family> withIds(Collection<String> ids) {
+        return records.of(families.findAllById(ids));
+    }
+
+    /** The families of files, by the ids of the files; those that are held no more are left out. */
+    @Transactional(readOnly = true)
+    public Map<String, Family> ofFiles(Collection<String> fileIds) {
+        Map<String, String> owners = files.findAllById(fileIds).stream()
+                .collect(Collectors.toMap(FaceFileEntity::id, FaceFileEntity::familyId));
+        Map<String, Family> byId =
+                withIds(Set.copyOf(owners.values())).stream().collect(Collectors.toMap(Family::id, family -> family));
+        Map<String, Family> byFile = new HashMap<>();
+        owners.forEach((file, family) -> byFile.put(file, byId.get(family)));
+        return byFile;
     }
 
     /** The families that hold a file of this drawing, by any container and name. */
@@ -415,15 +390,6 @@ public class FamilyService implements Reverser {
                 .map(FaceFileEntity::familyId)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         return records.of(families.findAllById(ids));
-    }
-
-    /** Says that what is held of families changed; {@code before} are files that are held no more. */
-    private void touched(Collection<String> familyIds, List<HeldFile> before) {
-        List<HeldFile> heldThenOrNow = new ArrayList<>(before);
-        Parts.of(familyIds, part -> files.findByFamilyIdIn(part)
-                .forEach(file -> heldThenOrNow.add(file.toSnapshot(true))));
-        changes.heldFilesChanged();
-        changes.touched(Scope.ofFamilies(familyIds, heldThenOrNow, links));
     }
 
     /** Stores a held file again whose stored bytes are damaged or gone; nothing happens to any other. */
@@ -440,7 +406,7 @@ public class FamilyService implements Reverser {
     @Transactional
     public void bytesChecked(String sha256) {
         changes.begin();
-        touched(
+        familyChanges.touched(
                 files.findBySha256(sha256).stream()
                         .map(FaceFileEntity::familyId)
                         .collect(Collectors.toSet()),

@@ -15,7 +15,7 @@ class FileChecks {
     private static final int HOURS_FOR_ALL = 30 * 24;
     private static final Duration KEPT = Duration.ofDays(7);
     private static final List<String> PURGE = List.of(
-            "delete from face_file where deleted_at < :before",
+            "delete from face_file where deleted_at < :before and superseded_by is null",
             "delete from pack where site_id in (select id from site where deleted_at < :before)",
             "delete from site where deleted_at < :before",
             "delete from license where deleted_at < :before",

@@ -6,17 +6,17 @@ import app.unciala.server.http.Uploads;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.storage.FileStore;
+import app.unciala.server.storage.LetterCuts;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Optional;
 import org.springframework.core.io.Resource;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Stored bytes by their digest, which never change and may be kept for ever. */
@@ -25,11 +25,13 @@ class FileController {
     private final FamilyService families;
     private final LicenseService licenses;
     private final FileStore store;
+    private final LetterCuts cuts;
 
-    FileController(FamilyService families, LicenseService licenses, FileStore store) {
+    FileController(FamilyService families, LicenseService licenses, FileStore store, LetterCuts cuts) {
         this.families = families;
         this.licenses = licenses;
         this.store = store;
+        this.cuts = cuts;
     }
 
     @GetMapping("/api/files/{sha256}")
@@ -44,9 +46,15 @@ class FileController {
                 .or(() -> licenses.agreementName(sha256))
                 .orElse(sha256);
         return Uploads.download(MediaType.parseMediaType(type), name)
-                .cacheControl(
-                        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
+                .cacheControl(Uploads.FOR_EVER)
                 .eTag("\"" + sha256 + "\"")
                 .body(Uploads.from(stored));
+    }
+
+    /** The font cut to the letters of a text, which is what a list shows of it. */
+    @GetMapping("/api/files/{sha256}/letters")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "font/woff2"))
+    ResponseEntity<Resource> letters(@PathVariable String sha256, @RequestParam String text) {
+        return Uploads.font(cuts.cut(sha256, store.file(sha256), text));
     }
 }

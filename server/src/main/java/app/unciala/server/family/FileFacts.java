@@ -1,26 +1,36 @@
 package app.unciala.server.family;
 
+import app.unciala.core.drawing.Sketch;
+import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.language.SampleLetters;
+import java.util.Optional;
 
-/** What a font file says of itself, as far as the inventory keeps it. */
+/** What a font file says of itself, as far as the inventory keeps it; {@code subfamily} is what its foundry calls the style. */
 public record FileFacts(
         String subfamily,
         String drawing,
+        Sketch sketch,
         int glyphs,
         int codePoints,
         String sample,
         String version,
-        Embedding.Level embedding) {
-    public static FileFacts of(FaceReport report) {
+        Embedding.Level embedding,
+        String foundry,
+        Optional<Classification> classification) {
+    public static FileFacts of(Sfnt face, FaceReport report) {
         return new FileFacts(
                 report.identity().subfamily(),
                 report.drawing(),
+                Sketch.of(face),
                 report.glyphs(),
                 report.codePoints().length,
                 SampleLetters.of(report.codePoints()),
                 report.version(),
-                report.embedding().level());
+                report.embedding().level(),
+                FaceReport.foundryOf(face),
+                Classification.propose(face).map(Classification.Proposal::classification));
     }
 }

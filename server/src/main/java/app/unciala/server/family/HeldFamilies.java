@@ -1,5 +1,6 @@
 package app.unciala.server.family;
 
+import app.unciala.core.drawing.Sketch;
 import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.HeldFile;
@@ -12,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -41,21 +43,30 @@ public class HeldFamilies {
 
     /** A file as an intake compares its own with it. */
     public record Place(
+            String id,
             String family,
             String familyKey,
             Slot slot,
             String fileName,
             String sha256,
             String drawing,
-            String format) {}
+            String format,
+            int codePoints,
+            String version,
+            Optional<Sketch> sketch) {}
 
-    /** All files held that have any of these digests, or stand in any of these families, oldest first. */
+    /** All files held that have any of these ids or digests, or stand in any of these families, oldest first. */
     @Transactional(readOnly = true)
-    public List<Place> places(Collection<String> sha256, Collection<String> drawings, Collection<String> familyKeys) {
+    public List<Place> places(
+            Collection<String> ids,
+            Collection<String> sha256,
+            Collection<String> drawings,
+            Collection<String> familyKeys) {
         Map<String, FaceFileEntity> found = new LinkedHashMap<>();
         Map<String, FamilyEntity> owners = new HashMap<>();
         Parts.of(familyKeys, part -> families.findByNameKeyIn(part).forEach(family -> owners.put(family.id(), family)));
         Parts.of(owners.keySet(), part -> files.findByFamilyIdIn(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(ids, part -> files.findAllById(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(
@@ -68,13 +79,17 @@ public class HeldFamilies {
                 .filter(file -> owners.containsKey(file.familyId()))
                 .sorted(FaceFileEntity.BY_AGE)
                 .map(file -> new Place(
+                        file.id(),
                         owners.get(file.familyId()).name(),
                         owners.get(file.familyId()).nameKey(),
                         file.slot(),
                         file.fileName(),
                         file.sha256(),
-                        file.toRecord().drawing(),
-                        file.format().key()))
+                        file.drawing(),
+                        file.format().key(),
+                        file.codePoints(),
+                        file.fontVersion(),
+                        file.sketch()))
                 .toList();
     }
 

@@ -1,6 +1,9 @@
 package app.unciala.server.family;
 
 import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.core.drawing.Sketch;
+import app.unciala.core.face.Classification;
+import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.sfnt.CmapTable;
@@ -32,12 +35,17 @@ class HeldFiles implements ApplicationRunner {
     @Override
     @Transactional
     public void run(ApplicationArguments args) {
-        for (FaceFileEntity file : files.findByDrawingVersionLessThanOrSample(DrawingDigest.VERSION, "")) {
+        for (FaceFileEntity file :
+                files.findByDrawingVersionLessThanOrSampleOrSketchIsNull(DrawingDigest.VERSION, "")) {
             try {
                 Sfnt face = FontReader.read(store.get(file.sha256())).faces().get(0);
                 CmapTable cmap = CmapTable.read(face);
                 file.redraw(DrawingDigest.of(face, cmap, OutlineReader.read(face)));
                 file.showBy(SampleLetters.of(cmap.codePoints()));
+                file.describe(
+                        Sketch.of(face),
+                        FaceReport.foundryOf(face),
+                        Classification.propose(face).map(Classification.Proposal::classification));
             } catch (RuntimeException e) {
                 LOG.warn("{} cannot be read again: {}", file.fileName(), e.getMessage());
             }

@@ -1,5 +1,6 @@
 package app.unciala.server.flag;
 
+import app.unciala.core.sentence.Sentences;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.AccountService.Person;
 import app.unciala.server.fault.Fault;
@@ -81,7 +82,7 @@ public class FlagDecisions {
         }
         return decide(
                 chosen,
-                "Accepted until " + until + ": " + reason,
+                "Accepted until " + Sentences.day(until) + ": " + reason,
                 flag -> flag.accept(until, reason, actor.name(), clock.instant()));
     }
 

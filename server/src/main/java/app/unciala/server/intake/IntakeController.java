@@ -2,18 +2,26 @@ package app.unciala.server.intake;
 
 import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Uploads;
-import app.unciala.server.intake.IntakeService.Accepted;
+import app.unciala.server.intake.Acceptance.Accepted;
+import app.unciala.server.intake.IntakeFamilies.Group;
+import app.unciala.server.intake.IntakeFamilies.Overview;
+import app.unciala.server.intake.IntakeProgress.Progress;
 import app.unciala.server.intake.IntakeService.Correction;
 import app.unciala.server.intake.IntakeService.FileRow;
 import app.unciala.server.intake.IntakeService.Intake;
 import app.unciala.server.intake.IntakeService.Summary;
+import app.unciala.server.intake.IntakeService.Text;
 import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.listing.Page;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.nio.file.Path;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpStatus;
@@ -31,14 +39,31 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 @RestController
 @RequestMapping("/api/intakes")
 class IntakeController {
     private final IntakeService intakes;
+    private final Acceptance acceptance;
+    private final IntakeProgress progress;
 
-    IntakeController(IntakeService intakes) {
+    IntakeController(IntakeService intakes, Acceptance acceptance, IntakeProgress progress) {
+        this.progress = progress;
         this.intakes = intakes;
+        this.acceptance = acceptance;
+    }
+
+    /** How many files were corrected. */
+    record Corrected(int files) {}
+
+    /** The open licenses to record with what goes in, by their SPDX identifiers. */
+    record Acceptances(
+            @Size(max = 20, message = "At most 20 licenses are recorded at once.")
+            List<@NotNull(message = "A license is an SPDX identifier.") String> openLicenses) {
+        Acceptances {
+            openLicenses = openLicenses == null ? List.of() : openLicenses;
+        }
     }
 
     record Opened(String id) {}
@@ -74,6 +99,49 @@ class IntakeController {
         return intakes.get(id, cursor, limit);
     }
 
+    /** How far it is read, as server-sent events that end when it is. */
+    @GetMapping(path = "/{id}/progress", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter progress(@PathVariable String id) {
+        Summary now = intakes.summary(id);
+        return progress.watch(id, new Progress(now.state(), now.doneBytes(), now.totalBytes(), now.files(), ""));
+    }
+
+    @GetMapping("/{id}/overview")
+    Overview overview(@PathVariable String id) {
+        return intakes.overview(id);
+    }
+
+    /** The fonts by family, those first on which somebody has to decide. */
+    @GetMapping("/{id}/families")
+    Page<Group> families(
+            @PathVariable String id,
+            @RequestParam(required = false) @Nullable String cursor,
+            @RequestParam(defaultValue = "50") int limit) {
+        return intakes.families(id, cursor, limit);
+    }
+
+    @GetMapping("/{id}/files")
+    List<FileRow> files(@PathVariable String id, @RequestParam String family) {
+        return intakes.ofFamily(id, family);
+    }
+
+    /** The first 500 files that are no fonts. */
+    @GetMapping("/{id}/others")
+    List<FileRow> others(@PathVariable String id) {
+        return intakes.others(id);
+    }
+
+    @PatchMapping("/{id}/files")
+    Corrected correctFamily(
+            @PathVariable String id, @RequestParam String family, @NotNull @RequestBody Correction correction) {
+        return new Corrected(intakes.correctFamily(id, family, correction));
+    }
+
+    @GetMapping("/{id}/items/{item}/text")
+    Text text(@PathVariable String id, @PathVariable String item) {
+        return intakes.text(id, item);
+    }
+
     @PatchMapping("/{id}/items/{item}")
     FileRow correct(@PathVariable String id, @PathVariable String item, @NotNull @RequestBody Correction correction) {
         return intakes.correct(id, item, correction);
@@ -86,9 +154,15 @@ class IntakeController {
         return Uploads.download(MediaType.APPLICATION_OCTET_STREAM, item).body(Uploads.from(file));
     }
 
+    @GetMapping("/{id}/items/{item}/letters")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "font/woff2"))
+    ResponseEntity<Resource> letters(@PathVariable String id, @PathVariable String item, @RequestParam String text) {
+        return Uploads.font(intakes.letters(id, item, text));
+    }
+
     @PostMapping("/{id}/accept")
-    Accepted accept(@PathVariable String id) {
-        return intakes.accept(id);
+    Accepted accept(@PathVariable String id, @Valid @RequestBody(required = false) @Nullable Acceptances asked) {
+        return acceptance.accept(id, asked == null ? Set.of() : new LinkedHashSet<>(asked.openLicenses()));
     }
 
     @DeleteMapping("/{id}")

@@ -1,5 +1,6 @@
 package app.unciala.server.intake;
 
+import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Texts;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -9,6 +10,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -67,6 +69,14 @@ class IntakeEntity {
     void move(IntakeState to, @Nullable Instant closed) {
         state = to;
         closedAt = closed;
+    }
+
+    /** Refuses whatever may be done to an intake under review only. */
+    void mustBeInReview() {
+        if (state != IntakeState.REVIEW) {
+            throw Fault.conflict(
+                    "This intake is not under review: it is " + state.name().toLowerCase(Locale.ROOT) + ".");
+        }
     }
 
     void fail(String why) {

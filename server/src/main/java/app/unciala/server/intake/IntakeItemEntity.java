@@ -3,15 +3,19 @@ package app.unciala.server.intake;
 import static app.unciala.server.inventory.Texts.cut;
 
 import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.core.drawing.Sketch;
+import app.unciala.core.face.Classification;
+import app.unciala.core.face.Classification.Proposal;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Evidence;
+import app.unciala.core.face.FaceReport;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.font.FontFormat;
-import app.unciala.core.language.SampleLetters;
+import app.unciala.core.license.LicenseText.Recognized;
 import app.unciala.server.family.FileFacts;
 import app.unciala.server.intake.ReadFile.Kind;
-import app.unciala.server.intake.Verdicts.Verdict;
 import app.unciala.server.inventory.SlotColumns;
 import app.unciala.server.inventory.Texts;
 import jakarta.persistence.Embedded;
@@ -58,6 +62,17 @@ class IntakeItemEntity {
     @Embedded
     private SlotColumns slot = new SlotColumns(Slot.of(400, 100, Slope.UPRIGHT));
 
+    private String foundry = "";
+    private String classification = "";
+    private String openLicense = "";
+    private int codePoints;
+    private String fontVersion = "";
+    private String contradiction = "";
+    private byte @Nullable [] sketch;
+    private @Nullable String nearFileId;
+    private double nearAlike;
+    private boolean replaces;
+
     private String verdict = "";
     private String because = "";
     private boolean goesIn;
@@ -79,14 +94,34 @@ class IntakeItemEntity {
             String embedding,
             Embedding.@Nullable Level embeddingLevel,
             String license,
+            String openLicenseQuote,
+            String classificationBecause,
             List<Evidence> evidence,
-            List<String> notes) {
+            List<String> notes,
+            List<String> warnings) {
         static final Facts NONE = new Facts(
-                FontFormat.TTF, "", "", 0, 0, "", "", "", Embedding.Level.NOT_STATED, "", List.of(), List.of());
+                FontFormat.TTF,
+                "",
+                "",
+                0,
+                0,
+                "",
+                "",
+                "",
+                Embedding.Level.NOT_STATED,
+                "",
+                "",
+                "",
+                List.of(),
+                List.of(),
+                List.of());
 
-        /** Intakes of earlier versions have no sample, and the embedding only in words. */
+        /** Intakes of earlier versions lack what was not read then, and have the embedding only in words. */
         Facts {
             sample = Objects.requireNonNullElse(sample, "");
+            openLicenseQuote = Objects.requireNonNullElse(openLicenseQuote, "");
+            classificationBecause = Objects.requireNonNullElse(classificationBecause, "");
+            warnings = Objects.requireNonNullElse(warnings, List.of());
             String words = embedding;
             embeddingLevel = embeddingLevel != null
                     ? embeddingLevel
@@ -96,12 +131,11 @@ class IntakeItemEntity {
                             .orElse(Embedding.Level.NOT_STATED);
         }
 
-        FileFacts toFileFacts() {
-            return new FileFacts(
-                    subfamily, drawing, glyphs, codePoints, sample, version, Objects.requireNonNull(embeddingLevel));
+        Facts withDrawing(String digest) {
+            return with(digest, openLicenseQuote, warnings);
         }
 
-        Facts withDrawing(String digest) {
+        private Facts with(String digest, String quote, List<String> warned) {
             return new Facts(
                     format,
                     subfamily,
@@ -113,24 +147,42 @@ class IntakeItemEntity {
                     embedding,
                     embeddingLevel,
                     license,
+                    quote,
+                    classificationBecause,
                     evidence,
-                    notes);
+                    notes,
+                    warned);
         }
 
         static Facts of(ReadFile.Font font) {
+            FaceReport report = font.report();
             return new Facts(
                     font.format(),
-                    font.report().identity().subfamily(),
-                    font.report().drawing(),
-                    font.report().glyphs(),
-                    font.report().codePoints().length,
-                    SampleLetters.of(font.report().codePoints()),
-                    font.report().version(),
-                    font.report().embedding().words(),
-                    font.report().embedding().level(),
-                    cut(font.report().license(), 1000),
+                    report.identity().subfamily(),
+                    report.drawing(),
+                    report.glyphs(),
+                    report.codePoints().length,
+                    font.facts().sample(),
+                    report.version(),
+                    report.embedding().words(),
+                    report.embedding().level(),
+                    cut(report.license(), 1000),
+                    font.license().map(Recognized::quote).orElse(""),
+                    font.classification().map(Proposal::because).orElse(""),
                     font.evidence(),
-                    font.notes());
+                    font.notes(),
+                    warnings(report.details().marks()));
+        }
+
+        static Facts of(ReadFile.Text text) {
+            String quote = text.license().map(Recognized::quote).orElse("");
+            return NONE.with(NONE.drawing(), quote, warnings(text.marks()));
+        }
+
+        private static List<String> warnings(List<Mark> marks) {
+            return marks.stream()
+                    .map(mark -> mark.source() + " " + mark.kind().words() + ": “" + mark.text() + "”")
+                    .toList();
         }
     }
 
@@ -143,13 +195,65 @@ class IntakeItemEntity {
         this.sha256 = sha256;
         kind = file.kind();
         reason = cut(file.reason(), 2000);
-        facts = file.font().map(Facts::of).orElse(Facts.NONE);
+        facts = file.font().map(Facts::of).or(() -> file.text().map(Facts::of)).orElse(Facts.NONE);
         drawing = facts.drawing();
-        file.font().ifPresent(font -> {
-            format = font.format().key();
-            rename(cut(font.report().identity().family(), 300));
-            place(font.slot());
-        });
+        openLicense = file.font()
+                .flatMap(ReadFile.Font::license)
+                .or(() -> file.text().flatMap(ReadFile.Text::license))
+                .map(recognized -> recognized.license().spdx())
+                .orElse("");
+        file.font().ifPresent(this::describe);
+    }
+
+    private void describe(ReadFile.Font font) {
+        format = font.format().key();
+        rename(cut(font.report().identity().family(), 300));
+        place(font.slot());
+        foundry = cut(font.facts().foundry(), 300);
+        classify(font.facts().classification());
+        codePoints = font.facts().codePoints();
+        fontVersion = cut(font.facts().version(), 500);
+        contradiction = cut(font.report().identity().contradiction().orElse(""), 500);
+        sketch = font.facts().sketch().bytes();
+    }
+
+    /** Everything that the inventory keeps of the file when it goes in. */
+    FileFacts toFileFacts() {
+        return new FileFacts(
+                facts.subfamily(),
+                drawing,
+                Sketch.read(sketch == null ? new byte[0] : sketch),
+                facts.glyphs(),
+                facts.codePoints(),
+                facts.sample(),
+                facts.version(),
+                Objects.requireNonNull(facts.embeddingLevel()),
+                foundry,
+                Classification.of(classification));
+    }
+
+    /** Records the held file whose drawing is nearest. */
+    void near(String fileId, double alike) {
+        nearFileId = fileId;
+        nearAlike = alike;
+    }
+
+    final void classify(Optional<Classification> kindOfType) {
+        classification = kindOfType.map(Enum::name).orElse("");
+    }
+
+    void madeBy(String newFoundry) {
+        foundry = newFoundry;
+    }
+
+    /** Whether it takes the place of the version that is held. */
+    void replace(boolean held) {
+        replaces = held;
+    }
+
+    /** A person said where it belongs, so what its names and tables say against each other is settled. */
+    void settle() {
+        contradiction = "";
     }
 
     /** Records the digest of the drawing as the current version of it computes it. */
@@ -164,7 +268,7 @@ class IntakeItemEntity {
     }
 
     static IntakeItemEntity refused(String id, String intakeId, int position, String path, long bytes, String reason) {
-        ReadFile file = new ReadFile(path, new byte[0], Kind.DAMAGED, reason, Optional.empty());
+        ReadFile file = ReadFile.none(path, new byte[0], Kind.DAMAGED, reason);
         IntakeItemEntity item = new IntakeItemEntity(id, intakeId, position, file, "");
         item.bytes = bytes;
         return item;
@@ -198,6 +302,28 @@ class IntakeItemEntity {
         return verdict.isEmpty() ? Optional.empty() : Optional.of(Verdict.valueOf(verdict));
     }
 
+    /** The verdict, or before the intake was judged what the kind of the file says. */
+    Verdict verdictOrKind() {
+        return verdict()
+                .orElse(
+                        switch (kind) {
+                            case FONT -> Verdict.NEW_FACE;
+                            case LICENSE_TEXT -> Verdict.LICENSE_TEXT;
+                            case README -> Verdict.README;
+                            case NOT_A_FONT -> Verdict.NOT_A_FONT;
+                            case DAMAGED -> Verdict.DAMAGED;
+                        });
+    }
+
+    String familyKey() {
+        return familyKey;
+    }
+
+    /** Whether a person has yet to decide on it. */
+    boolean asks() {
+        return verdictOrKind().asks() && included == null;
+    }
+
     String because() {
         return because;
     }
@@ -205,6 +331,27 @@ class IntakeItemEntity {
     /** Whether it goes in: as decided, or else as its verdict says. */
     boolean goesIn() {
         return goesIn;
+    }
+
+    String foundry() {
+        return foundry;
+    }
+
+    String classification() {
+        return classification;
+    }
+
+    String openLicense() {
+        return openLicense;
+    }
+
+    /** Where its own names and tables are far apart, in words; empty where they agree or a person settled it. */
+    String contradiction() {
+        return contradiction;
+    }
+
+    boolean replaces() {
+        return replaces;
     }
 
     String id() {

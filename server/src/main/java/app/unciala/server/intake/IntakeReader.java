@@ -1,8 +1,11 @@
 package app.unciala.server.intake;
 
 import app.unciala.server.family.FamilyService;
+import app.unciala.server.family.HeldSketches;
+import app.unciala.server.intake.IntakeProgress.Progress;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
+import app.unciala.server.inventory.Parts;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StagingArea;
 import jakarta.persistence.EntityManager;
@@ -32,6 +35,8 @@ class IntakeReader {
     private final StagingArea staging;
     private final Judgement judgement;
     private final FamilyService families;
+    private final HeldSketches held;
+    private final IntakeProgress progress;
     private final Changes changes;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
@@ -42,6 +47,8 @@ class IntakeReader {
             StagingArea staging,
             Judgement judgement,
             FamilyService families,
+            HeldSketches held,
+            IntakeProgress progress,
             Changes changes,
             EntityManager entities,
             TransactionTemplate transaction) {
@@ -50,6 +57,8 @@ class IntakeReader {
         this.staging = staging;
         this.judgement = judgement;
         this.families = families;
+        this.held = held;
+        this.progress = progress;
         this.changes = changes;
         this.entities = entities;
         this.transaction = transaction;
@@ -66,6 +75,7 @@ class IntakeReader {
             transaction.executeWithoutResult(status -> intakes.findById(intakeId)
                     .ifPresent(intake -> intake.fail("The files could not be read: " + e.getMessage()
                             + ". Throw this intake away and drop them again, fewer at a time.")));
+            progress.tell(intakeId, new Progress(IntakeState.FAILED, 0, 0, 0, ""));
         }
     }
 
@@ -89,6 +99,7 @@ class IntakeReader {
         private long doneBefore;
         private long done;
         private long told = System.nanoTime();
+        private String latest = "";
 
         Reading(IntakeEntity intake) {
             this.intake = intake;
@@ -106,10 +117,13 @@ class IntakeReader {
             }
             transaction.executeWithoutResult(status -> {
                 changes.begin();
+                CameWith.of(items.cameWith(intake.id()))
+                        .forEach((license, fonts) -> Parts.of(fonts, part -> items.cameUnder(license, part)));
                 IntakeEntity read = intakes.findById(intake.id()).orElseThrow();
                 read.move(IntakeState.REVIEW, null);
                 judgement.judge(read);
             });
+            tell(IntakeState.REVIEW, "");
         }
 
         @Override
@@ -117,10 +131,15 @@ class IntakeReader {
             for (ReadFile file : ReadFile.of(path, bytes)) {
                 String sha256 = FileStore.sha256(file.bytes());
                 families.mend(sha256, file.bytes());
-                if (file.kind() == ReadFile.Kind.FONT || file.kind() == ReadFile.Kind.LICENSE_TEXT) {
+                if (file.kind().isKept()) {
                     staging.put(intake.id(), sha256, file.bytes());
                 }
-                add(new IntakeItemEntity(Ids.next(), intake.id(), position++, file, sha256));
+                IntakeItemEntity item = new IntakeItemEntity(Ids.next(), intake.id(), position++, file, sha256);
+                file.font()
+                        .flatMap(font -> held.nearest(font.facts().sketch(), Verdicts.COPY, 1).stream()
+                                .findFirst())
+                        .ifPresent(near -> item.near(near.key(), near.alike()));
+                add(item);
             }
         }
 
@@ -137,7 +156,13 @@ class IntakeReader {
             }
         }
 
+        private void tell(IntakeState state, String path) {
+            progress.tell(
+                    intake.id(), new Progress(state, done, intake.toSummary().totalBytes(), position, path));
+        }
+
         private void add(IntakeItemEntity item) {
+            latest = item.path();
             batch.add(item);
             if (batch.size() >= BATCH) {
                 flush();
@@ -149,6 +174,7 @@ class IntakeReader {
                 batch.forEach(entities::persist);
                 intakes.findById(intake.id()).orElseThrow().progress(done, position);
             });
+            tell(IntakeState.READING, latest);
             batch.clear();
             told = System.nanoTime();
         }

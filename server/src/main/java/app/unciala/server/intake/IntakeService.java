@@ -1,18 +1,18 @@
 package app.unciala.server.intake;
 
+import app.unciala.core.face.Classification;
 import app.unciala.core.face.Evidence;
-import app.unciala.server.family.FamilyService;
-import app.unciala.server.family.FamilyService.Added;
-import app.unciala.server.family.FamilyService.Incoming;
+import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
 import app.unciala.server.history.Reverser;
+import app.unciala.server.intake.IntakeFamilies.Group;
+import app.unciala.server.intake.IntakeFamilies.Overview;
 import app.unciala.server.intake.IntakeItemEntity.Facts;
 import app.unciala.server.intake.ReadFile.Kind;
-import app.unciala.server.intake.Verdicts.Verdict;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.SlotView;
@@ -21,6 +21,7 @@ import app.unciala.server.job.Jobs;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
 import app.unciala.server.storage.FileStore;
+import app.unciala.server.storage.LetterCuts;
 import app.unciala.server.storage.StagingArea;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -31,11 +32,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
-import java.util.Set;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.Sort;
@@ -50,14 +50,16 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class IntakeService implements Reverser {
     private static final Sort LATEST_FIRST = Sort.by(Sort.Order.desc("createdAt"), Sort.Order.asc("id"));
     private static final Sort AS_FOUND = Sort.by("position", "id");
-    private static final String ACCEPTED = "intake accepted";
+    private static final int LONGEST_TEXT = 200_000;
     private static final String DISCARDED = "intake thrown away";
 
     private final IntakeRepository intakes;
     private final IntakeItemRepository items;
     private final StagingArea staging;
     private final FileStore store;
-    private final FamilyService families;
+    private final LetterCuts cuts;
+    private final IntakeFamilies groups;
+    private final Acceptance acceptance;
     private final Judgement judgement;
     private final OneTimeTask<Void> readIntake;
     private final Jobs jobs;
@@ -73,7 +75,9 @@ public class IntakeService implements Reverser {
             IntakeItemRepository items,
             StagingArea staging,
             FileStore store,
-            FamilyService families,
+            LetterCuts cuts,
+            IntakeFamilies groups,
+            Acceptance acceptance,
             Judgement judgement,
             OneTimeTask<Void> readIntake,
             Jobs jobs,
@@ -87,7 +91,9 @@ public class IntakeService implements Reverser {
         this.items = items;
         this.staging = staging;
         this.store = store;
-        this.families = families;
+        this.cuts = cuts;
+        this.groups = groups;
+        this.acceptance = acceptance;
         this.judgement = judgement;
         this.readIntake = readIntake;
         this.jobs = jobs;
@@ -139,11 +145,14 @@ public class IntakeService implements Reverser {
             String version,
             String embedding,
             String license,
+            String openLicense,
+            String foundry,
+            String classification,
+            boolean asks,
+            boolean replaces,
             List<Evidence> evidence,
-            List<String> notes) {}
-
-    /** How many files have a verdict, and how many of them go in. */
-    public record VerdictCount(Verdict verdict, int files, int included) {}
+            List<String> notes,
+            List<String> warnings) {}
 
     /** An intake with some of its rows, in the order in which they were found; {@code next} asks for what follows. */
     public record Intake(
@@ -154,14 +163,22 @@ public class IntakeService implements Reverser {
 
             @Schema(types = {"string", "null"}) @Nullable String next) {}
 
-    /** What a person corrects or decides; what is left out stays. */
+    /**
+     * What a person corrects or decides; what is left out stays. A file that {@code replaces} takes the place of the
+     * version that is held, which is kept as superseded.
+     */
     public record Correction(
             @Nullable String family,
             @Nullable SlotView slot,
-            @Nullable Boolean included) {}
-
-    /** What went in, and the entry of the history by which it is taken back. */
-    public record Accepted(int files, List<String> familyIds, String historyId) {}
+            @Nullable String foundry,
+            @Nullable Classification classification,
+            @Nullable Boolean included,
+            @Nullable Boolean replaces) {
+        /** Lets it go in, whatever its verdict. */
+        public static Correction include() {
+            return new Correction(null, null, null, null, true, null);
+        }
+    }
 
     public String open(List<Upload> uploads) {
         if (uploads.isEmpty()) {
@@ -190,6 +207,11 @@ public class IntakeService implements Reverser {
         return Page.of(intakes.findAllBy(position, LATEST_FIRST, Cursor.limit(limit)), IntakeEntity::toSummary);
     }
 
+    @Transactional(readOnly = true)
+    public Summary summary(String id) {
+        return find(id).toSummary();
+    }
+
     /** How many intakes are being read or wait for somebody. */
     @Transactional(readOnly = true)
     public long waiting() {
@@ -215,106 +237,122 @@ public class IntakeService implements Reverser {
                 .list();
     }
 
+    /** The families of an intake, those first on which somebody has to decide. */
+    @Transactional
+    public Page<Group> families(String id, @Nullable String cursor, int limit) {
+        judgement.refresh(find(id));
+        return groups.page(id, cursor, limit);
+    }
+
+    /** What an intake comes to, once it was read. */
+    @Transactional
+    public Overview overview(String id) {
+        judgement.refresh(find(id));
+        return groups.overview(id);
+    }
+
+    /** The files of one family of an intake, in the order in which they were found. */
+    @Transactional
+    public List<FileRow> ofFamily(String id, String familyKey) {
+        judgement.refresh(find(id));
+        return fonts(id, familyKey).map(IntakeService::row).toList();
+    }
+
+    private Stream<IntakeItemEntity> fonts(String id, String familyKey) {
+        return items.findByIntakeIdAndFamilyKeyInOrderByPosition(id, List.of(familyKey)).stream()
+                .filter(item -> item.kind() == Kind.FONT);
+    }
+
+    /** What was set aside: license texts, what is no font, and what cannot be read. */
+    @Transactional(readOnly = true)
+    public List<FileRow> others(String id) {
+        find(id);
+        return items.findFirst500ByIntakeIdAndKindNotOrderByKindAscPositionAsc(id, Kind.FONT).stream()
+                .map(IntakeService::row)
+                .toList();
+    }
+
     @Transactional
     public FileRow correct(String id, String itemId, Correction correction) {
         changes.begin();
         IntakeEntity intake = find(id);
-        mustBeInReview(intake);
+        intake.mustBeInReview();
         IntakeItemEntity item = findItem(id, itemId);
         if (item.kind() != Kind.FONT) {
             throw Fault.invalid("item", Texts.baseName(item.path()) + " is no font, so there is nothing to correct.");
         }
+        apply(correction, item);
+        judgement.judge(intake);
+        history.record(Deed.of("intake", id, Texts.baseName(item.path()), "Corrected " + Texts.baseName(item.path())));
+        return row(findItem(id, itemId));
+    }
+
+    /** Corrects all files of a family at once; gives how many they are. */
+    @Transactional
+    public int correctFamily(String id, String familyKey, Correction correction) {
+        changes.begin();
+        IntakeEntity intake = find(id);
+        intake.mustBeInReview();
+        List<IntakeItemEntity> members = fonts(id, familyKey).toList();
+        if (members.isEmpty()) {
+            throw Fault.notFound("family in this intake", familyKey);
+        }
+        if (correction.slot() != null) {
+            throw Fault.invalid("slot", "The files of a family have slots of their own; correct one at a time.");
+        }
+        members.forEach(item -> apply(correction, item));
+        String name = members.get(0).family();
+        judgement.judge(intake);
+        history.record(Deed.of(
+                "intake", id, name, "Corrected " + Sentences.count(members.size(), "file", "files") + " of " + name));
+        return members.size();
+    }
+
+    private static void apply(Correction correction, IntakeItemEntity item) {
         if (correction.family() != null) {
-            if (Texts.familyKey(correction.family()).isEmpty()
-                    || correction.family().length() > 300) {
-                throw Fault.invalid("family", "A family name has between 1 and 300 characters.");
-            }
-            item.rename(correction.family().strip());
+            item.rename(Texts.familyName("family", correction.family()));
         }
         if (correction.slot() != null) {
             item.place(correction.slot().toSlot());
+            item.settle();
+        }
+        if (correction.foundry() != null) {
+            if (correction.foundry().length() > 300) {
+                throw Fault.invalid("foundry", "A foundry’s name has at most 300 characters.");
+            }
+            item.madeBy(correction.foundry().strip());
+        }
+        if (correction.classification() != null) {
+            item.classify(Optional.of(correction.classification()));
+        }
+        if (correction.replaces() != null) {
+            item.replace(correction.replaces());
         }
         if (correction.included() != null) {
             item.decide(correction.included());
         }
-        judgement.judge(intake);
-        IntakeItemEntity corrected = findItem(id, itemId);
-        history.record(Deed.of("intake", id, Texts.baseName(item.path()), "Corrected " + Texts.baseName(item.path())));
-        return row(corrected);
     }
 
-    /**
-     * Puts the included fonts into the inventory; only now do they count as held. The bytes are stored before anything
-     * waits for it; of several that accept at once, the first does, and the others are told so.
-     */
-    public Accepted accept(String id) {
-        store(id);
-        return Objects.requireNonNull(transaction.execute(status -> {
-            changes.begin();
-            return accepted(id);
-        }));
+    /** A text that came along, as far as it is shown. */
+    public record Text(String path, String text) {}
+
+    @Transactional(readOnly = true)
+    public Text text(String id, String itemId) {
+        byte[] bytes = read(bytes(id, itemId));
+        IntakeItemEntity item = findItem(id, itemId);
+        String path = item.path();
+        if (item.kind() == Kind.FONT || path.toLowerCase(Locale.ROOT).matches(".*\\.(pdf|docx?|rtf)")) {
+            throw Fault.invalid("item", Texts.baseName(path) + " is no plain text; download it to read it.");
+        }
+        return new Text(path, Texts.cut(new String(bytes, ReadFile.Text.charset(bytes)), LONGEST_TEXT));
     }
 
-    private void store(String id) {
-        mustBeInReview(find(id));
-        Set<String> seen = new HashSet<>();
-        for (IntakeItemEntity item : items.findByIntakeIdAndGoesInTrueOrderByPosition(id)) {
-            if (seen.add(item.sha256())) {
-                store(id, item.sha256());
-            }
+    private static byte[] read(Path file) {
+        try {
+            return Files.readAllBytes(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
-    }
-
-    private void store(String id, String sha256) {
-        if (staging.has(id, sha256)) {
-            try (InputStream in = Files.newInputStream(staging.file(id, sha256))) {
-                store.put(in);
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }
-    }
-
-    private Accepted accepted(String id) {
-        judgement.refresh(find(id));
-        IntakeEntity intake = find(id);
-        mustBeInReview(intake);
-        List<IntakeItemEntity> included = items.findByIntakeIdAndGoesInTrueOrderByPosition(id);
-        if (included.isEmpty()) {
-            throw Fault.invalid("No file of this intake is marked to go in.");
-        }
-        included.stream()
-                .map(IntakeItemEntity::sha256)
-                .distinct()
-                .filter(sha256 -> !store.has(sha256))
-                .forEach(sha256 -> store(id, sha256));
-        List<Added> added = families.add(included.stream()
-                .map(item -> new Incoming(
-                        item.family(),
-                        item.path(),
-                        item.sha256(),
-                        item.bytes(),
-                        item.facts().format(),
-                        item.slot(),
-                        item.facts().toFileFacts()))
-                .toList());
-        for (int i = 0; i < included.size(); i++) {
-            included.get(i).accepted(added.get(i).fileId());
-        }
-        items.saveAll(included);
-        intake = find(id);
-        intake.move(IntakeState.ACCEPTED, clock.instant());
-        intakes.saveAndFlush(intake);
-        String uploads = String.join(", ", intake.uploads());
-        String entry = history.record(Deed.of(
-                        "intake",
-                        id,
-                        uploads,
-                        "Accepted " + included.size() + (included.size() == 1 ? " file" : " files") + " from "
-                                + uploads)
-                .undoneBy(new Reversal(ACCEPTED, List.of(id))));
-        return new Accepted(
-                included.size(), added.stream().map(Added::familyId).distinct().toList(), entry);
     }
 
     /** Throws an intake away; gives the entry of the history by which it is taken back. */
@@ -335,7 +373,7 @@ public class IntakeService implements Reverser {
 
     @Override
     public boolean reverses(String kind) {
-        return kind.equals(ACCEPTED) || kind.equals(DISCARDED);
+        return kind.equals(Acceptance.ACCEPTED) || kind.equals(DISCARDED);
     }
 
     @Override
@@ -344,13 +382,8 @@ public class IntakeService implements Reverser {
         if (!staging.intakes().contains(id)) {
             throw Fault.conflict("The files of this intake were put away by now, so it cannot be opened again.");
         }
-        if (reversal.kind().equals(ACCEPTED)) {
-            List<IntakeItemEntity> in = items.findByIntakeIdAndGoesInTrueOrderByPosition(id);
-            families.takeBack(in.stream()
-                    .map(IntakeItemEntity::faceFileId)
-                    .filter(Objects::nonNull)
-                    .toList());
-            in.forEach(item -> item.accepted(null));
+        if (reversal.kind().equals(Acceptance.ACCEPTED)) {
+            acceptance.takeBack(id, reversal.ids().subList(1, reversal.ids().size()));
         }
         IntakeEntity intake = find(id);
         intake.move(IntakeState.REVIEW, null);
@@ -364,10 +397,16 @@ public class IntakeService implements Reverser {
     public Path bytes(String id, String itemId) {
         find(id);
         IntakeItemEntity item = findItem(id, itemId);
-        if (item.kind() != Kind.FONT && item.kind() != Kind.LICENSE_TEXT) {
+        if (!item.kind().isKept()) {
             throw Fault.notFound("kept file", itemId);
         }
         return staging.has(id, item.sha256()) ? staging.file(id, item.sha256()) : store.file(item.sha256());
+    }
+
+    /** A font of an intake cut to the letters of a text. */
+    public Path letters(String id, String itemId, String text) {
+        Path font = bytes(id, itemId);
+        return cuts.cut(findItem(id, itemId).sha256(), font, text);
     }
 
     private static FileRow row(IntakeItemEntity item) {
@@ -377,7 +416,7 @@ public class IntakeService implements Reverser {
                 item.path(),
                 item.bytes(),
                 item.sha256(),
-                item.verdict().orElse(otherwise(item.kind())),
+                item.verdictOrKind(),
                 item.verdict().isPresent() ? item.because() : item.reason(),
                 item.goesIn(),
                 item.kind() == Kind.FONT,
@@ -391,25 +430,14 @@ public class IntakeService implements Reverser {
                 facts.version(),
                 facts.embedding(),
                 facts.license(),
+                item.openLicense(),
+                item.foundry(),
+                item.classification(),
+                item.asks(),
+                item.replaces(),
                 facts.evidence(),
-                facts.notes());
-    }
-
-    /** What is shown of a file while its intake is still being read. */
-    private static Verdict otherwise(Kind kind) {
-        return switch (kind) {
-            case FONT -> Verdict.NEW_FACE;
-            case LICENSE_TEXT -> Verdict.LICENSE_TEXT;
-            case NOT_A_FONT -> Verdict.NOT_A_FONT;
-            case DAMAGED -> Verdict.DAMAGED;
-        };
-    }
-
-    private static void mustBeInReview(IntakeEntity intake) {
-        if (intake.state() != IntakeState.REVIEW) {
-            throw Fault.conflict("This intake is not under review: it is "
-                    + intake.state().name().toLowerCase(Locale.ROOT) + ".");
-        }
+                facts.notes(),
+                facts.warnings());
     }
 
     private IntakeEntity find(String id) {

@@ -7,7 +7,9 @@ import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Texts;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -55,8 +57,15 @@ class Judgement {
     void judge(IntakeEntity intake) {
         entities.flush();
         long version = changes.heldFilesVersion();
-        List<Judgeable> all = items.judgeable(intake.id());
+        List<Judgeable> all = new ArrayList<>(items.judgeable(intake.id()));
+        // Stable, so that files of one rank stay in the order in which they were found.
+        all.sort(Comparator.comparingInt(Judgeable::rank));
         Verdicts verdicts = new Verdicts(families.places(
+                all.stream()
+                        .map(Judgeable::nearFileId)
+                        .filter(Objects::nonNull)
+                        .distinct()
+                        .toList(),
                 all.stream()
                         .map(Judgeable::sha256)
                         .filter(key -> !key.isEmpty())

@@ -1,8 +1,11 @@
 package app.unciala.server.intake;
 
+import app.unciala.core.face.Classification;
 import app.unciala.core.face.Evidence;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFile;
 import app.unciala.core.font.FontFormat;
@@ -11,6 +14,12 @@ import app.unciala.core.font.FontWriter;
 import app.unciala.core.font.Problem;
 import app.unciala.core.font.Problem.Severity;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.license.LicenseText;
+import app.unciala.core.license.LicenseText.Recognized;
+import app.unciala.server.family.FileFacts;
+import com.google.common.base.Utf8;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,16 +29,45 @@ import java.util.Optional;
  * What one file of a drop is, read from its bytes. A collection gives one for each face, with the bytes of that face
  * on its own.
  */
-record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Font> font) {
+record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Font> font, Optional<Text> text) {
+    /** What follows in a longer text is not read. */
+    private static final int LONGEST_TEXT = 500_000;
+
     enum Kind {
         FONT,
         LICENSE_TEXT,
+        README,
         NOT_A_FONT,
-        DAMAGED
+        DAMAGED;
+
+        /** Whether its bytes stay with the intake. */
+        boolean isKept() {
+            return this == FONT || this == LICENSE_TEXT || this == README;
+        }
+    }
+
+    /** What a text that came along says of licenses. */
+    record Text(Optional<Recognized> license, List<Mark> marks) {
+        static Text of(String name, byte[] bytes) {
+            String text = new String(bytes, 0, Math.min(bytes.length, LONGEST_TEXT), charset(bytes));
+            return new Text(LicenseText.recognize(text), UseMarks.in(name, text));
+        }
+
+        /** UTF-8, or for bytes that are none the old eight-bit text of Western systems. */
+        static Charset charset(byte[] bytes) {
+            return Utf8.isWellFormed(bytes) ? StandardCharsets.UTF_8 : Charset.forName("windows-1252");
+        }
     }
 
     /** What a font says of itself; {@code notes} are its problems, in words. */
-    record Font(FontFormat format, FaceReport report, List<Evidence> evidence, List<String> notes) {
+    record Font(
+            FontFormat format,
+            FaceReport report,
+            FileFacts facts,
+            Optional<Classification.Proposal> classification,
+            Optional<Recognized> license,
+            List<Evidence> evidence,
+            List<String> notes) {
         Slot slot() {
             return report.identity().slot();
         }
@@ -38,7 +76,7 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
     static List<ReadFile> of(String path, byte[] bytes) {
         String name = path.substring(path.lastIndexOf('/') + 1);
         if (isJunk(path, name)) {
-            return List.of(new ReadFile(path, bytes, Kind.NOT_A_FONT, "left by a file manager", Optional.empty()));
+            return List.of(none(path, bytes, Kind.NOT_A_FONT, "left by a file manager"));
         }
         try {
             return fonts(path, bytes, FontReader.read(bytes));
@@ -46,11 +84,23 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
             boolean promised = FontFormat.promisedBy(name).isPresent();
             boolean began = !e.reason().startsWith("is not a font") && bytes.length > 0;
             if (promised || began) {
-                return List.of(new ReadFile(path, bytes, Kind.DAMAGED, e.getMessage(), Optional.empty()));
+                return List.of(none(path, bytes, Kind.DAMAGED, e.getMessage()));
             }
-            Kind kind = isLicenseText(name) ? Kind.LICENSE_TEXT : Kind.NOT_A_FONT;
-            return List.of(new ReadFile(path, bytes, kind, e.getMessage(), Optional.empty()));
+            return List.of(
+                    isText(name) ? text(path, name, bytes, e) : none(path, bytes, Kind.NOT_A_FONT, e.getMessage()));
         }
+    }
+
+    /** A file that is no font and of which nothing more is read. */
+    static ReadFile none(String path, byte[] bytes, Kind kind, String reason) {
+        return new ReadFile(path, bytes, kind, reason, Optional.empty(), Optional.empty());
+    }
+
+    private static ReadFile text(String path, String name, byte[] bytes, FontException noFont) {
+        Optional<Text> said = isPlainText(name) ? Optional.of(Text.of(name, bytes)) : Optional.empty();
+        boolean license = isLicenseText(name) || said.flatMap(Text::license).isPresent();
+        return new ReadFile(
+                path, bytes, license ? Kind.LICENSE_TEXT : Kind.README, noFont.getMessage(), Optional.empty(), said);
     }
 
     private static List<ReadFile> fonts(String path, byte[] bytes, FontFile file) {
@@ -74,8 +124,15 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
                     .filter(problem -> problem.severity() != Severity.NOTE)
                     .map(ReadFile::words)
                     .forEach(notes::add);
-            Font font = new Font(format, report, report.identity().evidence(), notes);
-            read.add(new ReadFile(ownPath, own, Kind.FONT, "", Optional.of(font)));
+            Font font = new Font(
+                    format,
+                    report,
+                    FileFacts.of(face, report),
+                    Classification.propose(face),
+                    LicenseText.recognize(report.license(), report.licenseUrl()),
+                    report.identity().evidence(),
+                    notes);
+            read.add(new ReadFile(ownPath, own, Kind.FONT, "", Optional.of(font), Optional.empty()));
         }
         return read;
     }
@@ -92,9 +149,20 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
                 || name.equalsIgnoreCase("desktop.ini");
     }
 
+    private static boolean isText(String name) {
+        return isLicenseText(name)
+                || isPlainText(name)
+                        && name.toLowerCase(Locale.ROOT)
+                                .matches("read.?me.*|fontlog.*|authors.*|contributors.*|copyright.*");
+    }
+
     private static boolean isLicenseText(String name) {
         String lower = name.toLowerCase(Locale.ROOT);
         return lower.matches(".*(license|licence|eula|ofl|copying|terms).*")
                 && lower.matches(".*(\\.(txt|md|pdf|html?|rtf|docx?)|[^.]*)");
+    }
+
+    private static boolean isPlainText(String name) {
+        return name.toLowerCase(Locale.ROOT).matches(".*(\\.(txt|md)|[^.]*)");
     }
 }

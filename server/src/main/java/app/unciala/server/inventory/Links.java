@@ -39,10 +39,18 @@ public class Links implements Scope.Links {
 
     /** Whether a site, a license or a pack names a family, so that it must stay. */
     public boolean isNamed(String familyId) {
-        return !sitesAsking(Set.of(familyId)).isEmpty()
-                || !licensesCovering(Set.of(familyId)).isEmpty()
-                || !look("select pack_id from pack_family where family_id in (:ids)", Set.of(familyId))
-                        .isEmpty();
+        return !named(Set.of(familyId)).isEmpty();
+    }
+
+    /** Those of the families that a site, a license or a pack names. */
+    public Set<String> named(Collection<String> familyIds) {
+        return look(
+                "select l.family_id from site_family l join site s on s.id = l.site_id"
+                        + " where s.deleted_at is null and l.family_id in (:ids)"
+                        + " union select l.family_id from license_family l join license i on i.id = l.license_id"
+                        + " where i.deleted_at is null and l.family_id in (:ids)"
+                        + " union select family_id from pack_family where family_id in (:ids)",
+                familyIds);
     }
 
     /** The names of families by id; those that do not exist are left out. */

@@ -348,6 +348,16 @@ public class LicenseService implements Reverser {
                 .undoneBy(new Reversal(DELETED, List.of(id))));
     }
 
+    /** Takes back that a license was recorded, as long as nobody changed it since. */
+    @Transactional
+    public void takeBack(String id) {
+        LicenseEntity license =
+                licenses.findById(id).orElseThrow(() -> Fault.conflict("A license of this intake was deleted since."));
+        license.delete(clock.instant());
+        licenses.saveAndFlush(license);
+        changes.touched(Scope.ofLicense(id, license.familyIds(), links));
+    }
+
     @Override
     public boolean reverses(String kind) {
         return kind.equals(DELETED);

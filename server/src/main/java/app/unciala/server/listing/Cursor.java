@@ -63,8 +63,13 @@ public final class Cursor {
     }
 
     static String write(KeysetScrollPosition position) {
+        return after(position.getKeys());
+    }
+
+    /** The cursor of a page that begins after the item with these keys. */
+    public static String after(Map<String, Object> item) {
         Map<String, String> keys = new LinkedHashMap<>();
-        position.getKeys().forEach((name, value) -> keys.put(name, String.valueOf(value)));
+        item.forEach((name, value) -> keys.put(name, String.valueOf(value)));
         try {
             return Base64.getUrlEncoder()
                     .withoutPadding()

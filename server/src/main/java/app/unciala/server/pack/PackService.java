@@ -9,6 +9,7 @@ import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackWriter;
+import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.flag.AskedRow.DomainVerdict;
@@ -173,8 +174,7 @@ public class PackService {
                 "site",
                 site.id(),
                 site.name(),
-                "Made a pack of " + made.faces() + (made.faces() == 1 ? " face" : " faces") + " for “" + site.name()
-                        + "”"));
+                "Made a pack of " + Sentences.count(made.faces(), "face", "faces") + " for “" + site.name() + "”"));
         return view(pack, made.basis());
     }
 

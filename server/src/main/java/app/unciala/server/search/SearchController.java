@@ -3,9 +3,8 @@ package app.unciala.server.search;
 import app.unciala.core.font.FontLimits;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.http.Uploads;
-import app.unciala.server.search.SearchService.Hit;
+import app.unciala.server.search.SearchService.Answer;
 import java.io.IOException;
-import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,12 +24,12 @@ class SearchController {
     }
 
     @GetMapping
-    List<Hit> find(@RequestParam String q) {
+    Answer find(@RequestParam String q) {
         return search.find(q);
     }
 
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    List<Hit> findFile(@RequestPart MultipartFile file) throws IOException {
+    Answer findFile(@RequestPart MultipartFile file) throws IOException {
         if (file.getSize() > FontLimits.MAX_BYTES) {
             throw Fault.invalid("file", "A font to be asked about has at most 128 MB.");
         }

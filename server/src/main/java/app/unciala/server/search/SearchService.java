@@ -1,30 +1,54 @@
 package app.unciala.server.search;
 
+import app.unciala.core.drawing.Sketch;
+import app.unciala.core.drawing.SketchIndex.Near;
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.search.NameIndex.Found;
+import app.unciala.core.search.NameIndex.Nearness;
 import app.unciala.server.family.FamilyService;
+import app.unciala.server.family.FamilyService.Family;
+import app.unciala.server.family.FamilyService.File;
+import app.unciala.server.family.HeldNames;
+import app.unciala.server.family.HeldSketches;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.storage.FileStore;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Finds families, files, sites and licenses by words, or by a file: “do we hold this?” */
+/** Finds families, faces, files, clients, sites and licenses by words, or by a file: “do we hold this?” */
 @Service
 public class SearchService {
     private static final int MOST = 10;
+    private static final int MOST_NEAR = 5;
     private static final int LONGEST = 200;
+    /** What is less alike by its sketch is another design. */
+    private static final double ALIKE = 0.75;
 
     private final FamilyService families;
+    private final HeldNames names;
+    private final HeldSketches sketches;
+    private final FamilyUses uses;
     private final JdbcClient database;
 
-    SearchService(FamilyService families, JdbcClient database) {
+    SearchService(
+            FamilyService families, HeldNames names, HeldSketches sketches, FamilyUses uses, JdbcClient database) {
         this.families = families;
+        this.names = names;
+        this.sketches = sketches;
+        this.uses = uses;
         this.database = database;
     }
 
@@ -35,28 +59,25 @@ public class SearchService {
         LICENSE
     }
 
-    /** One thing found; {@code id} is that of the place to open, {@code detail} says why it was found. */
-    public record Hit(HitType type, String id, String name, String detail) {}
+    /**
+     * One thing found; {@code id} is that of the place to open, {@code face} the key of the slot that was asked for or
+     * empty, {@code detail} says why it was found and what is known of it.
+     */
+    public record Hit(HitType type, String id, String name, String face, String detail) {}
+
+    /** What was found; {@code held} says whether a family is meant by it, and not only resembles it. */
+    public record Answer(boolean held, List<Hit> hits) {}
 
     /** At most ten of each kind. */
     @Transactional(readOnly = true)
-    public List<Hit> find(String text) {
+    public Answer find(String text) {
         String words = Texts.cut(text.strip(), LONGEST).toLowerCase(Locale.ROOT);
-        List<Hit> hits = new ArrayList<>();
         if (words.isEmpty()) {
-            return hits;
+            return new Answer(false, List.of());
         }
+        List<Found> found = names.current().find(Texts.cut(text.strip(), LONGEST), MOST);
+        List<Hit> hits = new ArrayList<>(familyHits(found));
         String like = "%" + escaped(words) + "%";
-        String key = Texts.familyKey(words);
-        // Signs alone leave nothing of a name to look for.
-        hits.addAll(database.sql("select f.id, f.name, (select count(*) from face_file x where x.family_id = f.id"
-                        + " and x.deleted_at is null) from family f where f.deleted_at is null"
-                        + " and f.name_key like :like escape '!' order by length(f.name), f.name_key"
-                        + " fetch first " + MOST + " rows only")
-                .param("like", key.isEmpty() ? "" : "%" + escaped(key) + "%")
-                .query((row, number) ->
-                        new Hit(HitType.FAMILY, row.getString(1), row.getString(2), row.getInt(3) + " files"))
-                .list());
         hits.addAll(database.sql("select x.family_id, x.file_name, f.name from face_file x join family f"
                         + " on f.id = x.family_id where x.deleted_at is null"
                         + " and (lower(x.file_name) like :like escape '!' or x.sha256 like :digest escape '!')"
@@ -64,41 +85,97 @@ public class SearchService {
                 .param("like", like)
                 .param("digest", escaped(words) + "%")
                 .query((row, number) -> new Hit(
-                        HitType.FILE, row.getString(1), Texts.baseName(row.getString(2)), "in " + row.getString(3)))
+                        HitType.FILE, row.getString(1), Texts.baseName(row.getString(2)), "", "in " + row.getString(3)))
                 .list());
         hits.addAll(database.sql("select s.id, s.name, c.name from site s join client c on c.id = s.client_id"
-                        + " where s.deleted_at is null and s.search_text like :like escape '!' order by s.name"
+                        + " where s.deleted_at is null and (s.search_text like :like escape '!'"
+                        + " or lower(c.name) like :like escape '!') order by s.name"
                         + " fetch first " + MOST + " rows only")
                 .param("like", like)
                 .query((row, number) ->
-                        new Hit(HitType.SITE, row.getString(1), row.getString(2), "for " + row.getString(3)))
+                        new Hit(HitType.SITE, row.getString(1), row.getString(2), "", "for " + row.getString(3)))
                 .list());
         hits.addAll(database.sql("select id, name from license where deleted_at is null"
                         + " and search_text like :like escape '!' order by name fetch first " + MOST + " rows only")
                 .param("like", like)
-                .query((row, number) -> new Hit(HitType.LICENSE, row.getString(1), row.getString(2), "license"))
+                .query((row, number) -> new Hit(HitType.LICENSE, row.getString(1), row.getString(2), "", "license"))
                 .list());
-        return hits;
+        boolean held = found.stream().anyMatch(one -> one.nearness() != Nearness.RESEMBLES);
+        return new Answer(held, hits);
     }
 
-    /** The families that hold a file's drawing, in whatever format and under whatever name. */
+    private List<Hit> familyHits(List<Found> found) {
+        Map<String, Family> byId = byId(found.stream().map(Found::familyId).toList());
+        Map<String, String> said = uses.of(byId.values());
+        return found.stream()
+                .filter(one -> byId.containsKey(one.familyId()))
+                .map(one -> {
+                    Family family = byId.get(one.familyId());
+                    Optional<Slot> face = one.slot();
+                    return new Hit(
+                            HitType.FAMILY,
+                            family.id(),
+                            face.map(slot -> family.name() + " " + slot.label()).orElse(family.name()),
+                            face.map(Slot::key).orElse(""),
+                            said.getOrDefault(family.id(), ""));
+                })
+                .toList();
+    }
+
+    private Map<String, Family> byId(List<String> ids) {
+        return families.withIds(ids).stream()
+                .collect(Collectors.toMap(Family::id, family -> family, (one, same) -> one, LinkedHashMap::new));
+    }
+
+    /** Where a file is held, in whatever format and under whatever name; or the held faces that are drawn most like it. */
     @Transactional(readOnly = true)
-    public List<Hit> findFile(String name, byte[] bytes) {
+    public Answer findFile(String name, byte[] bytes) {
         String sha256 = FileStore.sha256(bytes);
+        Sfnt face;
         FaceReport report;
         try {
-            report = FaceReport.of(FontReader.read(bytes).faces().get(0));
+            face = FontReader.read(bytes).faces().get(0);
+            report = FaceReport.of(face);
         } catch (FontException e) {
             throw Fault.invalid("file", "“" + name + "” cannot be read: " + e.getMessage() + ".");
         }
-        boolean sameBytes = !families.withBytes(sha256).isEmpty();
-        return families.withDrawing(report.drawing()).stream()
-                .map(family -> new Hit(
-                        HitType.FAMILY,
-                        family.id(),
-                        family.name(),
-                        sameBytes ? "holds these very bytes" : "holds the same drawing in another file"))
+        List<Hit> same = families.withDrawing(report.drawing()).stream()
+                .map(family -> hit(family, report.drawing(), sha256))
                 .toList();
+        return same.isEmpty() ? new Answer(false, nearest(Sketch.of(face))) : new Answer(true, same);
+    }
+
+    private static Hit hit(Family family, String drawing, String sha256) {
+        List<File> drawn = family.files().stream()
+                .filter(file -> file.drawing().equals(drawing))
+                .toList();
+        boolean sameBytes = drawn.stream().anyMatch(file -> file.sha256().equals(sha256));
+        return new Hit(
+                HitType.FAMILY,
+                family.id(),
+                family.name() + " " + drawn.get(0).slot().label(),
+                drawn.get(0).slot().key(),
+                sameBytes ? "holds these very bytes" : "holds the same drawing in another file");
+    }
+
+    private List<Hit> nearest(Sketch sketch) {
+        List<Near<String>> near = sketches.nearest(sketch, ALIKE, MOST_NEAR);
+        Map<String, Double> alike =
+                near.stream().collect(Collectors.toMap(Near::key, Near::alike, (one, same) -> one, LinkedHashMap::new));
+        Map<String, Family> owners = families.ofFiles(alike.keySet());
+        List<Hit> hits = new ArrayList<>();
+        alike.forEach((fileId, likeness) -> Optional.ofNullable(owners.get(fileId))
+                .flatMap(family -> family.files().stream()
+                        .filter(file -> file.id().equals(fileId))
+                        .findFirst()
+                        .map(file -> new Hit(
+                                HitType.FAMILY,
+                                family.id(),
+                                family.name() + " " + file.slot().label(),
+                                file.slot().key(),
+                                "drawn alike to " + Math.round(100 * likeness) + " %")))
+                .ifPresent(hits::add));
+        return hits;
     }
 
     private static String escaped(String words) {

@@ -19,15 +19,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class StoredFiles {
     private static final Logger LOG = LoggerFactory.getLogger(StoredFiles.class);
     private static final Duration UNNAMED_FOR = Duration.ofDays(7);
-    private static final String NAMED =
-            "select sha256 from face_file union select sha256 from agreement" + " union select sha256 from pack";
+    private static final String NAMED = "select sha256 from face_file union select sha256 from agreement"
+            + " union select sha256 from pack union select i.sha256 from intake_item i join intake n on n.id = i.intake_id"
+            + " where n.state = 'ACCEPTED' and i.kind in ('LICENSE_TEXT', 'README')";
 
     private final FileStore store;
+    private final LetterCuts cuts;
     private final JdbcClient database;
     private final Clock clock;
 
-    StoredFiles(FileStore store, JdbcClient database, Clock clock) {
+    StoredFiles(FileStore store, LetterCuts cuts, JdbcClient database, Clock clock) {
         this.store = store;
+        this.cuts = cuts;
         this.database = database;
         this.clock = clock;
     }
@@ -92,6 +95,7 @@ public class StoredFiles {
         List<String> unnamed = new ArrayList<>(store.storedBefore(before));
         unnamed.removeIf(named::contains);
         unnamed.forEach(store::delete);
+        cuts.collect(named, before);
         if (!unnamed.isEmpty()) {
             LOG.info("Removed {} stored files that nothing names any more", unnamed.size());
         }

@@ -12,6 +12,7 @@ import static org.mockito.Mockito.when;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.LicenseKind;
 import app.unciala.server.family.FaceFileEntity.NewFile;
@@ -55,7 +56,8 @@ class FamilyServiceTest {
             store,
             mock(StoredFiles.class),
             new FamilyRecords(files, sites, licenses),
-            sites,
+            new LeavingFiles(sites, links, mock(EntityManager.class), Clock.systemUTC()),
+            new FamilyChanges(files, links, mock(Changes.class)),
             licenses,
             links,
             history,
@@ -142,14 +144,15 @@ class FamilyServiceTest {
 
     private static FaceFileEntity file(String id) {
         byte[] bytes = Samples.font("Wendlow-Regular.ttf");
-        FaceReport report = FaceReport.of(FontReader.read(bytes).faces().get(0));
+        Sfnt face = FontReader.read(bytes).faces().get(0);
+        FaceReport report = FaceReport.of(face);
         NewFile file = new NewFile(
                 id + ".ttf",
                 "0".repeat(64),
                 bytes.length,
                 FontFormat.TTF,
                 report.identity().slot(),
-                FileFacts.of(report),
+                FileFacts.of(face, report),
                 null);
         return new FaceFileEntity(id, "f", file, Instant.EPOCH, "admin");
     }

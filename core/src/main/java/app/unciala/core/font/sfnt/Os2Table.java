@@ -4,8 +4,9 @@ import app.unciala.core.font.ByteView;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
-/** {@code OS/2}: weight and width class, style bits, embedding permission, ranges served, metrics in font units. */
+/** {@code OS/2}: weight and width class, style bits, embedding permission, PANOSE, ranges served, metrics in font units. */
 public record Os2Table(
         int version,
         List<Integer> unicodeRanges,
@@ -14,6 +15,7 @@ public record Os2Table(
         int weightClass,
         int widthClass,
         int fsType,
+        List<Integer> panose,
         String vendorId,
         int fsSelection,
         int typoAscender,
@@ -40,6 +42,7 @@ public record Os2Table(
                 table.u16(4),
                 table.u16(6),
                 table.u16(8),
+                IntStream.range(32, 42).map(table::u8).boxed().toList(),
                 table.text(58, 4, StandardCharsets.ISO_8859_1).strip(),
                 table.u16(62),
                 table.i16(68),

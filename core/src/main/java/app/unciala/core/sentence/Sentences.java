@@ -1,0 +1,34 @@
+package app.unciala.core.sentence;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+
+/** Writes the parts of sentences that are made once here and shown everywhere as they are. */
+public final class Sentences {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("MMM d, uuuu", Locale.US);
+
+    private Sentences() {}
+
+    /** A day, such as “Mar 4, 2026”: the way the interface writes days. */
+    public static String day(LocalDate day) {
+        return DAY.format(day);
+    }
+
+    /** How many there are, such as “1 face” or “1,200 faces”. */
+    public static String count(long count, String one, String many) {
+        return String.format(Locale.US, "%,d %s", count, count == 1 ? one : many);
+    }
+
+    /** Names in a row: “a”, “a and b”, “a, b, and c”. */
+    public static String listed(List<String> names) {
+        int last = names.size() - 1;
+        return switch (names.size()) {
+            case 0 -> "";
+            case 1 -> names.get(0);
+            case 2 -> names.get(0) + " and " + names.get(1);
+            default -> String.join(", ", names.subList(0, last)) + ", and " + names.get(last);
+        };
+    }
+}

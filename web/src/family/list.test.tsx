@@ -1,0 +1,65 @@
+import { screen, waitFor } from "@testing-library/react";
+import { http, HttpResponse } from "msw";
+import { describe, expect, it } from "vitest";
+import { network } from "../testing/network";
+import { open } from "../testing/render";
+import { family } from "../testing/samples";
+
+/** The families that the server has, and what it was asked for. */
+function listed(...names: string[]) {
+  const asked: URLSearchParams[] = [];
+  network.use(
+    http.get("*/api/families", ({ request }) => {
+      asked.push(new URL(request.url).searchParams);
+      const items = names.map((name, i) => family({ id: `f${i}`, name }));
+      return HttpResponse.json({ items, next: null });
+    }),
+    http.get("*/api/families/foundries", () => HttpResponse.json(["Marl", "Pit & Quarry"])),
+  );
+  return asked;
+}
+
+describe("the list of families", () => {
+  it("is narrowed by a sentence that is the address", async () => {
+    const asked = listed("Ostrel");
+    const { user, router } = await open("/families", "Families");
+    await user.click(await screen.findByRole("combobox", { name: "License" }));
+    await user.click(await screen.findByRole("option", { name: "without a license" }));
+    await waitFor(() => expect(router.state.location.search).toBe("?license=NO"));
+    await waitFor(() => expect(asked.at(-1)?.get("license")).toBe("NO"));
+    await user.click(screen.getByRole("combobox", { name: "Foundry" }));
+    await user.click(await screen.findByRole("option", { name: "of Pit & Quarry" }));
+    await waitFor(() => expect(asked.at(-1)?.get("foundry")).toBe("Pit & Quarry"));
+    expect(router.state.location.search).toContain("license=NO");
+    await user.click(screen.getByRole("combobox", { name: "License" }));
+    await user.click(await screen.findByRole("option", { name: "licensed or not" }));
+    await waitFor(() => expect(asked.at(-1)?.has("license")).toBe(false));
+  });
+
+  it("opens as its address says, words and all", async () => {
+    const asked = listed("Ostrel");
+    await open("/families?name=ost&use=NO&order=NEWEST", "Families");
+    await waitFor(() => expect(asked.at(-1)?.get("name")).toBe("ost"));
+    expect(asked.at(-1)?.get("use")).toBe("NO");
+    expect(asked.at(-1)?.get("order")).toBe("NEWEST");
+    expect(screen.getByLabelText("Filter by name")).toHaveValue("ost");
+  });
+
+  it("keeps what narrows it when a name is typed", async () => {
+    const asked = listed("Ostrel");
+    const { user, router } = await open("/families?license=YES", "Families");
+    await user.type(screen.getByLabelText("Filter by name"), "os");
+    await waitFor(() => expect(router.state.location.search).toBe("?name=os&license=YES"));
+    await waitFor(() => expect(asked.at(-1)?.get("name")).toBe("os"));
+    expect(asked.at(-1)?.get("license")).toBe("YES");
+  });
+
+  it("tells nothing that fits from nothing held", async () => {
+    listed();
+    const { user } = await open("/families?license=NO", "Families");
+    expect(await screen.findByText("No family fits.")).toBeInTheDocument();
+    await user.click(screen.getByRole("combobox", { name: "License" }));
+    await user.click(await screen.findByRole("option", { name: "licensed or not" }));
+    expect(await screen.findByText(/Nothing is held yet/)).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,116 @@
+import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, bodyOf } from "../shared/api/client";
+import { useChange } from "../shared/api/queries";
+import type { IntakeOverview, IntakeSummary } from "../shared/api/types";
+import { Line } from "../shared/layout/Leaf";
+import { Confirm } from "../shared/parts/Confirm";
+import { count } from "../shared/parts/format";
+import { offer, throwingAway, willTakeIn, words } from "./words";
+
+/** Takes in what is marked, with the open licenses that it came under, or throws all of it away. */
+export function Decision(props: {
+  intake: IntakeSummary;
+  /** What it comes to; not known of one that could not be read. */
+  overview: IntakeOverview | undefined;
+  /** Whether a correction is on its way, which accepting waits for. */
+  waiting: boolean;
+}) {
+  const { overview, waiting } = props;
+  const { id, files } = props.intake;
+  const navigate = useNavigate();
+  const [discarding, setDiscarding] = useState(false);
+  const [without, setWithout] = useState<string[]>([]);
+  const offered = overview?.openLicenses ?? [];
+  const included = overview?.verdicts.reduce((sum, verdict) => sum + verdict.included, 0) ?? 0;
+  const accept = useChange({
+    of: "accepted intake",
+    change: async () => {
+      const openLicenses = offered.map(({ spdx }) => spdx).filter((spdx) => !without.includes(spdx));
+      const accepted = await bodyOf(
+        api.POST("/api/intakes/{id}/accept", { params: { path: { id } }, body: { openLicenses } }),
+      );
+      const [only, ...others] = accepted.familyIds;
+      await navigate(others.length === 0 ? `/families/${only}` : "/families");
+      return accepted;
+    },
+    said: (accepted) => ({
+      text: [
+        `${count(accepted.files, "file")} went in`,
+        accepted.licenseIds.length > 0 && `${count(accepted.licenseIds.length, "license")} recorded`,
+      ]
+        .filter(Boolean)
+        .join(", ")
+        .concat("."),
+      undo: accepted.historyId,
+    }),
+  });
+  const discard = useChange({
+    of: "intake",
+    change: async () => {
+      const gone = await bodyOf(api.DELETE("/api/intakes/{id}", { params: { path: { id } } }));
+      await navigate("/intake");
+      return gone;
+    },
+    said: (gone) => ({ text: words.thrownAway, undo: gone.historyId }),
+  });
+  return (
+    <Line>
+      {overview && offered.length > 0 && (
+        <fieldset className="offers">
+          <legend>{words.recordWith}</legend>
+          {offered.map((one) => (
+            <FormControlLabel
+              key={one.spdx}
+              label={offer(one)}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={!without.includes(one.spdx)}
+                  onChange={(event) =>
+                    setWithout(
+                      event.target.checked
+                        ? without.filter((spdx) => spdx !== one.spdx)
+                        : [...without, one.spdx],
+                    )
+                  }
+                />
+              }
+            />
+          ))}
+        </fieldset>
+      )}
+      <div className="savebar">
+        {overview && (
+          <Button
+            variant="contained"
+            disabled={included === 0 || waiting || accept.isPending || accept.isSuccess}
+            onClick={() => accept.mutate()}
+          >
+            {accept.isPending ? words.accepting : `${words.accept} ${count(included, "file")}`}
+          </Button>
+        )}
+        <Button disabled={accept.isPending} onClick={() => setDiscarding(true)}>
+          {words.throwAway}
+        </Button>
+        <span className="quiet">
+          {overview &&
+            (included === 0 ? words.markOne : `${willTakeIn(overview.verdicts)} ${words.laterIfNot}`)}
+        </span>
+      </div>
+      {discarding && (
+        <Confirm
+          title={words.throwThis}
+          action={words.throwAway}
+          onClose={() => setDiscarding(false)}
+          onConfirm={() => discard.mutateAsync()}
+        >
+          {throwingAway(files)}
+        </Confirm>
+      )}
+    </Line>
+  );
+}
