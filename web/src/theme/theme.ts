@@ -3,13 +3,20 @@ import { box, cross } from "./marks";
 
 const text = '"Ysabeau Office Variable", "Gill Sans", sans-serif';
 
+/** A color to fill with. Under the pointer it moves towards the ink, so that what is written on it in paper stays legible on both papers. */
+function filled(name: string) {
+  const main = `var(--${name})`;
+  const pressed = `color-mix(in oklab, ${main} 82%, var(--ink))`;
+  return { main, dark: pressed, light: pressed, contrastText: "var(--paper)" };
+}
+
 /** Colors are named here and set in colors.css alone, for light and dark paper. */
 const palette = {
-  primary: { main: "var(--click)", contrastText: "var(--paper)" },
-  secondary: { main: "var(--ink)", contrastText: "var(--paper)" },
-  error: { main: "var(--rubric)", contrastText: "var(--paper)" },
-  success: { main: "var(--allowed)", contrastText: "var(--paper)" },
-  warning: { main: "var(--soon)", contrastText: "var(--paper)" },
+  primary: filled("click"),
+  secondary: filled("ink"),
+  error: filled("rubric"),
+  success: filled("allowed"),
+  warning: filled("soon"),
   text: { primary: "var(--ink)", secondary: "var(--ink-soft)" },
   background: { default: "var(--paper)", paper: "var(--paper-light)" },
   divider: "var(--rule)",
