@@ -4,7 +4,7 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: "tests",
   outputDir: "test-results",
-  workers: process.env.UNCIALA_APP ? 2 : 1,
+  workers: Number(process.env.UNCIALA_WORKERS ?? 1),
   retries: 0,
   timeout: 120_000,
   expect: { timeout: 15_000 },
