@@ -1,5 +1,7 @@
 import { defineConfig } from "@playwright/test";
 
+const engine = /(engine|letters|woff2)\.spec\.ts/;
+
 /** Debian's Chromium; how the product is started stands in tests/inventory.ts. What a failed test did is kept. */
 export default defineConfig({
   testDir: "tests",
@@ -9,6 +11,11 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 15_000 },
   reporter: [["list"]],
+  // The engine's tests set text in files that the Java tests of the core write; those of the product need none of them.
+  projects: [
+    { name: "product", testIgnore: engine },
+    { name: "engine", testMatch: engine },
+  ],
   use: {
     trace: "retain-on-failure",
     viewport: { width: 1280, height: 800 },

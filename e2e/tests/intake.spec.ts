@@ -1,36 +1,12 @@
 import { expect } from "@playwright/test";
 import { execFileSync } from "node:child_process";
-import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test } from "./inventory";
 import { audit, goTo, signIn } from "./support";
 
 test.use({ inventory: "intake" });
-
-/** What the Java tests cut and damaged, out of the fonts of Debian packages. */
-const target = join(import.meta.dirname, "../../core/target");
-
-test("a font is shown by letters it has, and damage that browsers do not take is named", async ({ page }) => {
-  const damaged = readdirSync(join(target, "damaged")).find((name) => name.startsWith("post-34"))!;
-  await signIn(page);
-  await goTo(page, "Intake");
-  await page
-    .getByLabel("Choose files")
-    .setInputFiles([join(target, "samples/emoji-cut.woff2"), join(target, "damaged", damaged)]);
-  await expect(page.getByText(/^2 families to/)).toBeVisible();
-  for (const files of await page.getByRole("button", { name: /^Files of / }).all()) {
-    await files.click();
-  }
-  const emoji = page.getByRole("group", { name: /emoji-cut\.woff2/ });
-  await expect(emoji.getByText("👍")).toBeVisible();
-  await expect(emoji.getByText("Ag")).toBeHidden();
-  const broken = page.getByRole("group", { name: new RegExp(damaged.replace(".", "\\.")) });
-  await expect(broken.getByText(/^post gives glyph 0 the name 65000 .*; browsers refuse the file$/)).toBeVisible();
-  await page.getByRole("button", { name: "Throw away" }).click();
-  await page.getByRole("dialog").getByRole("button", { name: "Throw away" }).click();
-  await expect(page.getByRole("heading", { level: 1, name: "Intake" })).toBeVisible();
-});
 
 test("an archive as vendors pack it is sorted, decided on, accepted with its license, and taken back", async ({
   page,

@@ -63,7 +63,7 @@ describe("flags", () => {
     expect(way("ASK_VENDOR", { licenseId: "" })).toBe("/families/f#files");
     expect(way("RENEW_LICENSE")).toBe("/licenses/l#dates");
     expect(way("ATTACH_AGREEMENT")).toBe("/licenses/l#agreement");
-    expect(way("REMOVE_FILE")).toBe("/families/f#files");
+    expect(way("SETTLE_DUPLICATE")).toBe("/families/duplicates");
     expect(way("ADD_FILES")).toBe("/intake?for=f");
     expect(way("EDIT_LICENSE")).toBe("/licenses/l");
   });

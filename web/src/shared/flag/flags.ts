@@ -155,8 +155,8 @@ export function wayOf(flag: Flag): [string, string] {
         : ["See the file", `/families/${flag.familyId}#files`];
     case "ADD_FILES":
       return ["Add the files", `/intake?for=${flag.familyId}`];
-    case "REMOVE_FILE":
-      return ["Choose which to keep", `/families/${flag.familyId}#files`];
+    case "SETTLE_DUPLICATE":
+      return ["Choose which to keep", "/families/duplicates"];
     default:
       return ["See the license", license];
   }

@@ -13,7 +13,6 @@ import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -29,17 +28,17 @@ class DuplicatesTest {
     void repeatsNamesAndVersionsAreGroupsWithAProposalThatCanBeCarriedOutAndTakenBack() {
         Caller caller = SERVER.signIn();
         byte[] regular = Samples.font("Penmarrow-Regular.ttf");
-        String family = take(caller, "Penmarrow-Regular.ttf", regular, Map.of());
+        String family = caller.hold("Penmarrow-Regular.ttf", regular, Map.of());
         assertThat(caller.get("/api/duplicates").json()).isEmpty();
         byte[] again = regular.clone();
         again[again.length - 1] ^= 1;
-        take(caller, "again.ttf", again, Map.of());
-        String other = take(caller, "renamed.ttf", Samples.font("Gannet-Bold.ttf"), Map.of());
-        String copy = take(caller, "copy.ttf", changed(Samples.font("Gannet-Bold.ttf")), Map.of("family", "Gull"));
+        caller.hold("again.ttf", again, Map.of());
+        String other = caller.hold("renamed.ttf", Samples.font("Gannet-Bold.ttf"), Map.of());
+        String copy = caller.hold("copy.ttf", changed(Samples.font("Gannet-Bold.ttf")), Map.of("family", "Gull"));
         Sfnt osier = FontReader.read(Samples.font("Osier-Regular.ttf")).faces().get(0);
-        String versions = take(caller, "osier.ttf", Samples.font("Osier-Regular.ttf"), Map.of());
+        String versions = caller.hold("osier.ttf", Samples.font("Osier-Regular.ttf"), Map.of());
         byte[] cut = FontWriter.write(Subsetter.subset(osier, SubsetPlan.ofText("aegnorst")), FontFormat.WOFF2);
-        take(caller, "osier-cut.woff2", cut, Map.of());
+        caller.hold("osier-cut.woff2", cut, Map.of());
 
         JsonNode groups = caller.get("/api/duplicates").json();
         assertThat(kinds(groups)).containsExactly("TWO_NAMES", "SAME_DRAWING", "VERSIONS");
@@ -107,9 +106,9 @@ class DuplicatesTest {
         Caller caller = SERVER.signIn();
         byte[] hollin = Samples.font("Hollin-Regular.ttf");
         byte[] web = FontWriter.write(FontReader.read(hollin).faces().get(0), FontFormat.WOFF2);
-        String family = take(caller, "hollin.ttf", hollin, Map.of());
-        take(caller, "hollin.woff2", web, Map.of());
-        String copy = take(caller, "copy.ttf", changed(hollin), Map.of("family", "Holm"));
+        String family = caller.hold("hollin.ttf", hollin, Map.of());
+        caller.hold("hollin.woff2", web, Map.of());
+        String copy = caller.hold("copy.ttf", changed(hollin), Map.of("family", "Holm"));
         JsonNode names = groupOf(caller, "Hollin");
         assertThat(names.get("members")).hasSize(3);
         assertThat(settle(caller, names).json().get("files").asInt()).isEqualTo(1);
@@ -119,7 +118,7 @@ class DuplicatesTest {
         byte[] cut = FontWriter.write(
                 Subsetter.subset(FontReader.read(hollin).faces().get(0), SubsetPlan.ofText("aegnorst")),
                 FontFormat.TTF);
-        take(caller, "hollin-cut.ttf", cut, Map.of());
+        caller.hold("hollin-cut.ttf", cut, Map.of());
         JsonNode versions = groupOf(caller, "Hollin");
         assertThat(versions.get("kind").asString()).isEqualTo("VERSIONS");
         assertThat(versions.get("bytes").asLong()).isEqualTo(cut.length);
@@ -188,17 +187,4 @@ class DuplicatesTest {
     }
 
     /** Takes a file in whatever its verdict; gives the id of its family. */
-    private static String take(Caller caller, String name, byte[] bytes, Map<String, Object> correction) {
-        String path = "/api/intakes/"
-                + caller.takeIn(Map.of(name, bytes)).get("summary").get("id").asString();
-        String row = caller.get(path).json().get("rows").get(0).get("id").asString();
-        Map<String, Object> included = new LinkedHashMap<>(correction);
-        included.put("included", true);
-        caller.send("PATCH", path + "/items/" + row, included);
-        return caller.send("POST", path + "/accept", Map.of())
-                .json()
-                .get("familyIds")
-                .get(0)
-                .asString();
-    }
 }

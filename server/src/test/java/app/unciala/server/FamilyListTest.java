@@ -38,7 +38,7 @@ class FamilyListTest {
                 caller.get("/api/families/" + penmarrow).json().get("files").get(0);
         caller.send(
                 "POST",
-                "/api/families/" + penmarrow + "/files/" + file.get("id").asString() + "/woff2",
+                "/api/families/" + penmarrow + "/files/" + file.get("id").asString() + "/formats/woff2",
                 Map.of());
         edit(hollin, Map.of("name", "Hollin", "foundry", "Hollin Type", "classification", "DISPLAY"));
     }

@@ -170,7 +170,7 @@ class SharedInventoryTest {
                 .get(0)
                 .get("id")
                 .asString();
-        Answer refused = caller.send("POST", "/api/families/" + family + "/files/" + file + "/woff2", Map.of());
+        Answer refused = caller.send("POST", "/api/families/" + family + "/files/" + file + "/formats/woff2", Map.of());
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.text()).contains("converting to other formats is refused");
         caller.get("/api/flags?family=" + family).json().get("items").forEach(flag -> assertThat(

@@ -131,8 +131,10 @@ class WholePathTest {
                 .get("id")
                 .asString();
         String path = "/api/families/" + familyId + "/files/" + file;
-        assertThat(caller.send("POST", path + "/woff2", Map.of()).status()).isEqualTo(201);
-        assertThat(caller.send("POST", path + "/woff2", Map.of()).status()).isEqualTo(409);
+        assertThat(caller.send("POST", path + "/formats/woff2", Map.of()).status())
+                .isEqualTo(201);
+        assertThat(caller.send("POST", path + "/formats/woff2", Map.of()).status())
+                .isEqualTo(409);
         JsonNode intake = caller.takeIn(Map.of("Bold.ttf", Samples.font("Penmarrow-Bold.ttf")));
         String id = intake.get("summary").get("id").asString();
         caller.send(

@@ -41,6 +41,9 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case CONVERTING_NOT_PERMITTED -> name + " refuses converting, and no WOFF2 from the vendor is held";
             case NOT_STATED -> name + " leaves " + count(flags, "question", "questions") + " open";
             case EMBEDDING_DISAGREES -> name + ": the files themselves forbid embedding";
+            case MARKED_FILE -> name + ": files say that they are not for general use";
+            case FEW_CHARACTERS -> name + " has " + count(flags, "face", "faces") + " with few of its characters";
+            case TWO_NAMES -> count(flags, "drawing is", "drawings are") + " held under two names";
             case LICENSE_ENDING -> count(flags, "license ends", "licenses end") + " soon";
             case NO_PROOF -> count(flags, "license has", "licenses have") + " no proof";
             case FACE_NOT_HELD ->

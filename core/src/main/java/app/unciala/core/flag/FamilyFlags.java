@@ -1,13 +1,17 @@
 package app.unciala.core.flag;
 
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Clause;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
+import app.unciala.core.sentence.Sentences;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -22,6 +26,8 @@ final class FamilyFlags {
                         noLicense(snapshot, family),
                         clashes(family),
                         webFormats(snapshot, family),
+                        fewCharacters(family),
+                        marks(snapshot, family),
                         family.files().stream().filter(file -> !file.intact()).map(file -> damaged(family, file)))
                 .flatMap(flags -> flags);
     }
@@ -87,6 +93,69 @@ final class FamilyFlags {
                         Stream.of(source.name()))
                 .about(List.of(family.id()), List.of(source.id()));
         return refused ? flag.offering(NextAction.ADD_FILES) : flag;
+    }
+
+    /** A face with less than half the characters that another face of the family has. */
+    private static Stream<Flag> fewCharacters(Family family) {
+        int most = family.files().stream().mapToInt(HeldFile::codePoints).max().orElse(0);
+        return bySlot(family).filter(files -> 2 * characters(files) < most).map(files -> {
+            Slot slot = files.get(0).slot();
+            return Flag.of(
+                            FlagKind.FEW_CHARACTERS,
+                            Owner.family(family.id()),
+                            Subject.NOTHING.family(family.id()).slot(slot.key()),
+                            family.name() + " " + slot.label() + " has few characters",
+                            Sentences.count(characters(files), "character", "characters")
+                                    + " beside " + Sentences.count(most, "character", "characters")
+                                    + " in another face; it may be cut down.",
+                            files.stream().map(HeldFile::name))
+                    .about(
+                            List.of(family.id()),
+                            files.stream().map(HeldFile::id).toList());
+        });
+    }
+
+    private static int characters(List<HeldFile> files) {
+        return files.stream().mapToInt(HeldFile::codePoints).max().orElse(0);
+    }
+
+    /**
+     * Files that say they are not for general use. A license that grants web use answers what they say of use, but trial
+     * and demo files are not the fonts that it covers.
+     */
+    private static Stream<Flag> marks(Snapshot snapshot, Family family) {
+        return bySlot(family)
+                .flatMap(files -> files.stream()
+                        .filter(file -> file.mark().isPresent() && !file.madeHere())
+                        .filter(file -> isForTrying(file.mark().get()) || !mayBeUsed(snapshot, family, file.slot()))
+                        .findFirst()
+                        .stream())
+                .map(file -> marked(family, file, file.mark().orElseThrow()));
+    }
+
+    private static Flag marked(Family family, HeldFile file, Mark mark) {
+        Flag flag = Flag.of(
+                        FlagKind.MARKED_FILE,
+                        Owner.family(family.id()),
+                        Subject.NOTHING.family(family.id()).slot(file.slot().key()),
+                        family.name() + " " + file.slot().label() + " "
+                                + mark.kind().words(),
+                        "Its " + mark.source() + " reads “" + mark.text() + "”. "
+                                + (isForTrying(mark)
+                                        ? "Put the licensed file in its place before it goes on a site."
+                                        : "Ask the vendor, or record the license that permits it."),
+                        Stream.of(file.name()))
+                .about(List.of(family.id()), List.of(file.id()));
+        return isForTrying(mark) ? flag : flag.offering(NextAction.RECORD_LICENSE);
+    }
+
+    private static boolean isForTrying(Mark mark) {
+        return mark.kind() == UseMarks.Kind.TRIAL || mark.kind() == UseMarks.Kind.DEMO;
+    }
+
+    private static boolean mayBeUsed(Snapshot snapshot, Family family, Slot slot) {
+        return snapshot.licensesCovering(family.id()).stream()
+                .anyMatch(license -> license.isFor(family.id(), slot) && license.webUse() == Clause.GRANTED);
     }
 
     private static Flag damaged(Family family, HeldFile file) {

@@ -17,15 +17,18 @@ public enum FlagKind {
     CONVERTING_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.ADD_FILES, Gathering.LICENSE),
     NOT_STATED(UNLICENSED, Severity.ASK, NextAction.ASK_VENDOR, Gathering.LICENSE),
     EMBEDDING_DISAGREES(UNLICENSED, Severity.WARN, NextAction.ASK_VENDOR, Gathering.FAMILY),
+    MARKED_FILE(UNLICENSED, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     LICENSE_ENDING(UNLICENSED, Severity.WARN, NextAction.RENEW_LICENSE, Gathering.KIND),
     NO_PROOF(UNLICENSED, Severity.WARN, NextAction.ATTACH_AGREEMENT, Gathering.KIND),
     FACE_NOT_HELD(MISSING, Severity.STOP, NextAction.ADD_FILES, Gathering.FAMILY),
     STORED_FILE_DAMAGED(MISSING, Severity.STOP, NextAction.ADD_FILES, Gathering.KIND),
     WEB_FORMAT_NOT_HELD(MISSING, Severity.WARN, NextAction.MAKE_WOFF2, Gathering.KIND),
+    FEW_CHARACTERS(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     NOT_COLLECTED(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.LICENSE),
-    SAME_BYTES(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE, Gathering.KIND),
-    SAME_DRAWING(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE, Gathering.KIND),
-    SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.REMOVE_FILE, Gathering.KIND);
+    SAME_BYTES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
+    SAME_DRAWING(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
+    TWO_NAMES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
+    SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND);
 
     /** What flags of one kind must share to have one cause: nothing more, their license, or their family. */
     public enum Gathering {

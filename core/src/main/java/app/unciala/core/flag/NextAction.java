@@ -10,5 +10,5 @@ public enum NextAction {
     ATTACH_AGREEMENT,
     ADD_FILES,
     MAKE_WOFF2,
-    REMOVE_FILE
+    SETTLE_DUPLICATE
 }

@@ -3,6 +3,7 @@ package app.unciala.core.flag;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Placed;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.sentence.Sentences;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -24,8 +25,30 @@ final class RepeatFlags {
                         "The same bytes stand in " + files.size() + " places; one is enough."));
     }
 
-    /** One flag for each format in which different files hold the drawing. */
+    /** One flag for each format in which different files hold the drawing; else one if families share it. */
     static Stream<Flag> ofDrawing(Owner owner, List<Placed> files) {
+        List<Flag> inOneFormat = inOneFormat(owner, files).toList();
+        return inOneFormat.isEmpty() ? twoNames(owner, files) : inOneFormat.stream();
+    }
+
+    private static Stream<Flag> twoNames(Owner owner, List<Placed> files) {
+        List<String> names = files.stream()
+                .map(placed -> placed.family().name())
+                .distinct()
+                .sorted()
+                .toList();
+        return names.size() < 2
+                ? Stream.empty()
+                : Stream.of(flag(
+                        FlagKind.TWO_NAMES,
+                        owner,
+                        owner.id(),
+                        files,
+                        " is held under " + names.size() + " names",
+                        Sentences.listed(names) + " hold the same drawing in different formats."));
+    }
+
+    private static Stream<Flag> inOneFormat(Owner owner, List<Placed> files) {
         return files.stream()
                 .collect(Collectors.groupingBy(placed -> placed.file().format(), TreeMap::new, Collectors.toList()))
                 .entrySet()

@@ -4,6 +4,7 @@ import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
@@ -66,7 +67,7 @@ public final class Snapshot implements Scope.Links {
 
     /**
      * A file in the inventory; {@code madeHere} when the product converted it from another, {@code intact} unless its
-     * stored bytes are damaged or gone.
+     * stored bytes are damaged or gone, {@code mark} when it says that it is not for general use.
      */
     public record HeldFile(
             String id,
@@ -76,6 +77,8 @@ public final class Snapshot implements Scope.Links {
             Slot slot,
             String drawing,
             Embedding.Level embedding,
+            int codePoints,
+            Optional<Mark> mark,
             boolean madeHere,
             boolean intact) {
         static final Comparator<HeldFile> ORDER = Comparator.comparing(

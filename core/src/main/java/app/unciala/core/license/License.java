@@ -1,6 +1,7 @@
 package app.unciala.core.license;
 
 import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import java.time.LocalDate;
 import java.util.List;
@@ -61,5 +62,10 @@ public record License(
         return ends.filter(
                         end -> !end.isBefore(day) && !end.minusDays(noticeDays).isAfter(day))
                 .isPresent();
+    }
+
+    /** Whether it covers a face: by its whole family, or by name. */
+    public boolean isFor(String familyId, Slot slot) {
+        return covers.stream().anyMatch(coverage -> coverage.covers(familyId, slot));
     }
 }

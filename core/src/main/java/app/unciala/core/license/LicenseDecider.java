@@ -20,7 +20,7 @@ public final class LicenseDecider {
 
     public static Decision decide(List<License> licenses, FaceUse use) {
         return licenses.stream()
-                .filter(license -> license.covers().stream().anyMatch(c -> c.covers(use.familyId(), use.slot())))
+                .filter(license -> license.isFor(use.familyId(), use.slot()))
                 .map(license -> decide(license, use))
                 .min(Comparator.comparing(Decision::verdict)
                         .thenComparing(decision -> decision.against().size())
@@ -37,7 +37,7 @@ public final class LicenseDecider {
      */
     public static Reason converting(List<License> licenses, String familyId, Slot slot, LocalDate day) {
         return licenses.stream()
-                .filter(license -> license.covers().stream().anyMatch(c -> c.covers(familyId, slot)))
+                .filter(license -> license.isFor(familyId, slot))
                 .filter(license -> !license.endedBy(day) && !license.notBegunOn(day))
                 .map(license -> {
                     Reason reason = clause(Point.CONVERTING, license.converting());

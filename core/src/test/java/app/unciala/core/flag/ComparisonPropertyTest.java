@@ -8,6 +8,8 @@ import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
@@ -227,6 +229,13 @@ class ComparisonPropertyTest {
                     slot(),
                     drawing,
                     embedding,
+                    random.nextInt(400),
+                    random.nextInt(6) > 0
+                            ? Optional.empty()
+                            : Optional.of(new Mark(
+                                    UseMarks.Kind.values()[random.nextInt(UseMarks.Kind.values().length)],
+                                    "full name",
+                                    "Not for all")),
                     random.nextBoolean(),
                     random.nextInt(8) > 0);
         }

@@ -8,6 +8,8 @@ import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
@@ -57,6 +59,31 @@ class ComparisonTest {
     }
 
     @Test
+    void aFaceWithLessThanHalfTheCharactersOfAnotherIsFlagged() {
+        files.add(file("bold", FontFormat.TTF, BOLD, "bold", 100, null));
+        assertThat(kinds()).isEmpty();
+        files.set(2, file("bold", FontFormat.TTF, BOLD, "bold", 99, null));
+        assertThat(kinds()).containsExactly(FlagKind.FEW_CHARACTERS);
+        Flag flag = compare().get(0);
+        assertThat(flag.title()).isEqualTo("Harrow Bold has few characters");
+        assertThat(flag.reason()).isEqualTo("99 characters beside 200 characters in another face; it may be cut down.");
+        files.add(file("whole", FontFormat.WOFF2, BOLD, "bold", 150, null));
+        assertThat(kinds()).as("the face is held in a whole file too").isEmpty();
+    }
+
+    @Test
+    void aTrialFileIsFlaggedWhateverItsLicenseSaysAndPersonalUseUntilALicenseGrantsMore() {
+        files.set(0, file("ttf", FontFormat.TTF, REGULAR, "drawing", 200, UseMarks.Kind.TRIAL));
+        assertThat(kinds()).containsExactly(FlagKind.MARKED_FILE);
+        assertThat(compare().get(0).title()).isEqualTo("Harrow Regular says it is a trial");
+        assertThat(compare().get(0).reason()).startsWith("Its full name reads “Wendlow Trial”. Put the licensed file");
+        files.set(0, file("ttf", FontFormat.TTF, REGULAR, "drawing", 200, UseMarks.Kind.PERSONAL_USE));
+        assertThat(kinds()).isEmpty();
+        licenses.clear();
+        assertThat(kinds()).containsExactly(FlagKind.NO_LICENSE, FlagKind.MARKED_FILE);
+    }
+
+    @Test
     void everyDomainThatIsNotPermittedIsNamed() {
         domains = List.of(DomainName.parse("client.example"), DomainName.parse("other.example"));
         assertThat(kinds()).containsExactly(FlagKind.DOMAIN_NOT_PERMITTED);
@@ -102,6 +129,8 @@ class ComparisonTest {
                 REGULAR,
                 "drawing",
                 Embedding.Level.INSTALLABLE,
+                200,
+                Optional.empty(),
                 false,
                 true));
         assertThat(kinds()).containsExactly(FlagKind.SAME_BYTES);
@@ -129,6 +158,8 @@ class ComparisonTest {
                         REGULAR,
                         "drawing",
                         Embedding.Level.RESTRICTED,
+                        200,
+                        Optional.empty(),
                         false,
                         true));
         assertThat(kinds()).containsExactly(FlagKind.EMBEDDING_DISAGREES);
@@ -191,6 +222,8 @@ class ComparisonTest {
                         whole.slot(),
                         whole.drawing(),
                         whole.embedding(),
+                        whole.codePoints(),
+                        whole.mark(),
                         false,
                         false));
         assertThat(kinds()).containsExactly(FlagKind.STORED_FILE_DAMAGED);
@@ -261,7 +294,23 @@ class ComparisonTest {
     }
 
     private static HeldFile file(String id, FontFormat format, Slot slot, String drawing) {
-        return new HeldFile(id, id, "sha-" + id, format, slot, drawing, Embedding.Level.INSTALLABLE, false, true);
+        return file(id, format, slot, drawing, 200, null);
+    }
+
+    private static HeldFile file(
+            String id, FontFormat format, Slot slot, String drawing, int codePoints, UseMarks.Kind mark) {
+        return new HeldFile(
+                id,
+                id,
+                "sha-" + id,
+                format,
+                slot,
+                drawing,
+                Embedding.Level.INSTALLABLE,
+                codePoints,
+                Optional.ofNullable(mark).map(kind -> new Mark(kind, "full name", "Wendlow Trial")),
+                false,
+                true);
     }
 
     private static License license(String domain, LocalDate ends, boolean proof) {

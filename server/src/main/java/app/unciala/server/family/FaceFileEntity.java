@@ -8,6 +8,8 @@ import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.face.UseMarks;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.font.FontFormat;
 import app.unciala.server.inventory.SlotColumns;
@@ -71,6 +73,9 @@ class FaceFileEntity {
     private String foundry = "";
     private String classification = "";
     private byte @Nullable [] sketch;
+    private @Nullable String markKind;
+    private String markSource = "";
+    private String markText = "";
 
     private @Nullable String madeFrom;
     private @Nullable String supersededBy;
@@ -100,6 +105,7 @@ class FaceFileEntity {
         fontVersion = cut(facts.version(), 500);
         embedding = facts.embedding();
         describe(facts.sketch(), facts.foundry(), facts.classification());
+        mark(facts.mark());
     }
 
     /** A file about to be held: what it is called, what it is, and where it goes. */
@@ -128,6 +134,24 @@ class FaceFileEntity {
         sketch = drawn.bytes();
         foundry = cut(madeBy, 300);
         classification = kind.map(Enum::name).orElse("");
+    }
+
+    /** Records what a file says of its use, or that it says nothing. */
+    final void mark(Optional<Mark> mark) {
+        markKind = mark.map(found -> found.kind().name()).orElse("");
+        markSource = cut(mark.map(Mark::source).orElse(""), 200);
+        markText = cut(mark.map(Mark::text).orElse(""), 500);
+    }
+
+    private Optional<Mark> mark() {
+        return markKind == null || markKind.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Mark(UseMarks.Kind.valueOf(markKind), markSource, markText));
+    }
+
+    void move(String toFamily, Slot toSlot) {
+        familyId = toFamily;
+        slot = new SlotColumns(toSlot);
     }
 
     void delete(Instant at) {
@@ -199,7 +223,17 @@ class FaceFileEntity {
 
     HeldFile toSnapshot(boolean intact) {
         return new HeldFile(
-                id, Texts.baseName(fileName), sha256, format, slot(), drawing, embedding, madeFrom != null, intact);
+                id,
+                Texts.baseName(fileName),
+                sha256,
+                format,
+                slot(),
+                drawing,
+                embedding,
+                codePoints,
+                mark(),
+                madeFrom != null,
+                intact);
     }
 
     FamilyService.File toRecord() {

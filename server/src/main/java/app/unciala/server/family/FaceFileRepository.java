@@ -16,7 +16,7 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
 
     List<FaceFileEntity> findByDrawingIn(Collection<String> drawings);
 
-    List<FaceFileEntity> findByDrawingVersionLessThanOrSampleOrSketchIsNull(int version, String sample);
+    List<FaceFileEntity> findByDrawingVersionLessThanOrSampleOrSketchIsNullOrMarkKindIsNull(int version, String sample);
 
     List<FaceFileEntity> findByDrawing(String drawing);
 

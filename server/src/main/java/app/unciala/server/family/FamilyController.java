@@ -7,12 +7,19 @@ import app.unciala.server.family.FamilyFilter.Used;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.family.FamilyService.Origin;
+import app.unciala.server.family.MadeFormats.Making;
+import app.unciala.server.family.MadeFormats.Plan;
+import app.unciala.server.family.Merging.Merged;
+import app.unciala.server.family.Moving.Moved;
 import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Versions;
+import app.unciala.server.inventory.SlotView;
 import app.unciala.server.listing.Page;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
@@ -37,8 +44,14 @@ import org.springframework.web.bind.annotation.RestController;
 class FamilyController {
     private final FamilyService families;
     private final FamilyList list;
+    private final MadeFormats formats;
+    private final Moving moving;
+    private final Merging merging;
 
-    FamilyController(FamilyService families, FamilyList list) {
+    FamilyController(FamilyService families, FamilyList list, MadeFormats formats, Moving moving, Merging merging) {
+        this.formats = formats;
+        this.moving = moving;
+        this.merging = merging;
         this.families = families;
         this.list = list;
     }
@@ -53,6 +66,19 @@ class FamilyController {
             String foundry,
 
             @Schema(types = {"string", "null"}) @Nullable Classification classification) {}
+
+    /** Files of a family that go to another slot, or to a family of this name. */
+    record Move(
+            @NotEmpty(message = "Say which files move.") @Size(max = 500, message = "At most 500 files move at once.")
+            List<@NotNull(message = "A file is an id.") String> files,
+
+            @Schema(types = {"object", "null"}) @Nullable SlotView slot,
+
+            @Schema(types = {"string", "null"}) @Nullable String family) {}
+
+    record MergeInto(
+            @NotBlank(message = "Choose another family to merge this one into.")
+            String into) {}
 
     @GetMapping
     Page<Family> list(
@@ -104,10 +130,47 @@ class FamilyController {
         return families.superseded(id);
     }
 
-    @PostMapping("/{id}/files/{file}/woff2")
+    /** The faces that do not hold a format, whether licenses let it be made, and what is being made. */
+    @GetMapping("/{id}/formats/{format}")
+    Plan formats(@PathVariable String id, @PathVariable String format) {
+        return formats.plan(id, format);
+    }
+
+    /** Makes a format for all faces that lack it, by a job. */
+    @PostMapping("/{id}/formats/{format}")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Making makeFormats(
+            @PathVariable String id,
+            @PathVariable String format,
+            @RequestParam(defaultValue = "false") boolean anyway) {
+        return formats.makeAll(id, format, anyway);
+    }
+
+    /** Makes a format of one file. */
+    @PostMapping("/{id}/files/{file}/formats/{format}")
     @ResponseStatus(HttpStatus.CREATED)
-    File makeWoff2(@PathVariable String id, @PathVariable String file) {
-        return families.makeWoff2(id, file);
+    File makeFormat(
+            @PathVariable String id,
+            @PathVariable String file,
+            @PathVariable String format,
+            @RequestParam(defaultValue = "false") boolean anyway) {
+        return formats.make(id, file, format, anyway);
+    }
+
+    @PostMapping("/{id}/files/move")
+    Moved move(
+            @PathVariable String id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            @Valid @RequestBody Move move) {
+        return moving.move(id, Versions.expected(ifMatch), move.files(), move.slot(), move.family());
+    }
+
+    @PostMapping("/{id}/merge")
+    Merged merge(
+            @PathVariable String id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            @Valid @RequestBody MergeInto merge) {
+        return merging.merge(id, Versions.expected(ifMatch), merge.into());
     }
 
     @DeleteMapping("/{id}/files/{file}")

@@ -2,29 +2,16 @@ package app.unciala.server.family;
 
 import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
-import app.unciala.core.face.FaceReport;
 import app.unciala.core.flag.Snapshot.HeldFile;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.license.Decision.Reason;
-import app.unciala.core.license.LicenseDecider;
-import app.unciala.core.license.Verdict;
-import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.fault.Fault;
-import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
 import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
-import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
-import app.unciala.server.license.LicenseService;
-import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StoredFiles;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -39,7 +26,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -61,10 +47,8 @@ public class FamilyService implements Reverser {
     private final FamilyRecords records;
     private final LeavingFiles leaving;
     private final FamilyChanges familyChanges;
-    private final LicenseService licenses;
     private final Links links;
     private final HistoryService history;
-    private final Actor actor;
     private final Changes changes;
     private final EntityManager entities;
     private final JdbcClient database;
@@ -79,10 +63,8 @@ public class FamilyService implements Reverser {
             FamilyRecords records,
             LeavingFiles leaving,
             FamilyChanges familyChanges,
-            LicenseService licenses,
             Links links,
             HistoryService history,
-            Actor actor,
             Changes changes,
             EntityManager entities,
             JdbcClient database,
@@ -95,10 +77,8 @@ public class FamilyService implements Reverser {
         this.records = records;
         this.leaving = leaving;
         this.familyChanges = familyChanges;
-        this.licenses = licenses;
         this.links = links;
         this.history = history;
-        this.actor = actor;
         this.changes = changes;
         this.entities = entities;
         this.database = database;
@@ -252,54 +232,6 @@ public class FamilyService implements Reverser {
         return words;
     }
 
-    /** Makes the WOFF2 of a file and puts it into the same slot, unless a license refuses converting. */
-    public File makeWoff2(String familyId, String fileId) {
-        FaceFileEntity source = Objects.requireNonNull(transaction.execute(status -> convertible(familyId, fileId)));
-        Sfnt face = FontReader.read(store.get(source.sha256())).faces().get(0);
-        byte[] bytes = FontWriter.write(face, FontFormat.WOFF2);
-        FileFacts facts = FileFacts.of(face, FaceReport.of(face));
-        String sha256 = store.put(bytes);
-        return Objects.requireNonNull(transaction.execute(status -> {
-            changes.begin();
-            FaceFileEntity current = convertible(familyId, fileId);
-            String name = current.fileName().replaceFirst("\\.[^.]*$", "") + ".woff2";
-            NewFile file = new NewFile(name, sha256, bytes.length, FontFormat.WOFF2, current.slot(), facts, fileId);
-            FaceFileEntity made = new FaceFileEntity(Ids.next(), familyId, file, clock.instant(), actor.name());
-            entities.persist(made);
-            FamilyEntity family = find(familyId);
-            entities.lock(family, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
-            entities.flush();
-            history.record(Deed.of(
-                    "family",
-                    familyId,
-                    family.name(),
-                    "Made " + Texts.baseName(name) + " from " + Texts.baseName(current.fileName())));
-            familyChanges.touched(Set.of(familyId), List.of());
-            return made.toRecord();
-        }));
-    }
-
-    private FaceFileEntity convertible(String familyId, String fileId) {
-        FaceFileEntity source = findFile(familyId, fileId);
-        boolean heldAlready = files.findByFamilyId(familyId).stream()
-                .anyMatch(
-                        file -> file.format() == FontFormat.WOFF2 && file.slot().equals(source.slot()));
-        if (heldAlready) {
-            throw Fault.conflict("A WOFF2 is held for this slot already.");
-        }
-        Reason reason = LicenseDecider.converting(
-                licenses.covering(Set.of(familyId)).stream()
-                        .map(Recorded::toLicense)
-                        .toList(),
-                familyId,
-                source.slot(),
-                LocalDate.now(clock));
-        if (reason.verdict() == Verdict.REFUSED) {
-            throw Fault.conflict(reason.text() + ". Ask the vendor for a WOFF2.");
-        }
-        return source;
-    }
-
     /**
      * Takes a file out of the inventory. The last file of a slot that a site asks for stays; a family left empty goes,
      * unless a site, a license or a pack names it. Gives the entry of the history by which it is taken back.
@@ -413,7 +345,7 @@ public class FamilyService implements Reverser {
                 List.of());
     }
 
-    private FamilyEntity find(String id, long expectedVersion) {
+    FamilyEntity find(String id, long expectedVersion) {
         FamilyEntity family = find(id);
         if (family.version() != expectedVersion) {
             throw Fault.stale();

@@ -10,8 +10,10 @@ import app.unciala.server.storage.LetterCuts;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Optional;
 import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,6 +24,10 @@ import org.springframework.web.bind.annotation.RestController;
 /** Stored bytes by their digest, which never change and may be kept for ever. */
 @RestController
 class FileController {
+    /** What is read out of a font stays the same until a later version of the product reads more. */
+    private static final CacheControl A_WHILE =
+            CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate();
+
     private final FamilyService families;
     private final LicenseService licenses;
     private final FileStore store;
@@ -56,5 +62,17 @@ class FileController {
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "font/woff2"))
     ResponseEntity<Resource> letters(@PathVariable String sha256, @RequestParam String text) {
         return Uploads.font(cuts.cut(sha256, store.file(sha256), text));
+    }
+
+    /** What a stored font says of itself. */
+    @GetMapping("/api/files/{sha256}/details")
+    ResponseEntity<FileDetails> details(@PathVariable String sha256) {
+        return ResponseEntity.ok().cacheControl(A_WHILE).body(FileDetails.of(store.file(sha256)));
+    }
+
+    /** In what two stored fonts differ. */
+    @GetMapping("/api/files/{sha256}/compare/{other}")
+    ResponseEntity<FileComparison> compare(@PathVariable String sha256, @PathVariable String other) {
+        return ResponseEntity.ok().cacheControl(A_WHILE).body(FileComparison.of(store.file(sha256), store.file(other)));
     }
 }

@@ -4,6 +4,7 @@ import app.unciala.core.drawing.Sketch;
 import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.language.SampleLetters;
 import java.util.Optional;
@@ -19,7 +20,8 @@ public record FileFacts(
         String version,
         Embedding.Level embedding,
         String foundry,
-        Optional<Classification> classification) {
+        Optional<Classification> classification,
+        Optional<Mark> mark) {
     public static FileFacts of(Sfnt face, FaceReport report) {
         return new FileFacts(
                 report.identity().subfamily(),
@@ -31,6 +33,7 @@ public record FileFacts(
                 report.version(),
                 report.embedding().level(),
                 FaceReport.foundryOf(face),
-                Classification.propose(face).map(Classification.Proposal::classification));
+                Classification.propose(face).map(Classification.Proposal::classification),
+                report.details().marks().stream().findFirst());
     }
 }

@@ -1,5 +1,7 @@
 package app.unciala.server.family;
 
+import app.unciala.server.family.MadeFormats.Asked;
+import app.unciala.server.history.Actor;
 import app.unciala.server.job.Jobs;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
@@ -8,6 +10,7 @@ import com.github.kagkarlsson.scheduler.task.schedule.Daily;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Duration;
 import java.time.LocalTime;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -35,6 +38,14 @@ class FileJobs {
     RecurringTask<Void> purgeDeleted(FileChecks checks) {
         return Tasks.recurring("purge deleted", new Daily(LocalTime.of(2, 30)))
                 .execute((instance, context) -> checks.purge());
+    }
+
+    @Bean
+    OneTimeTask<Void> makeFormats(ObjectProvider<MadeFormats> formats, Actor actor) {
+        return Tasks.oneTime("make formats").execute((instance, context) -> {
+            Asked asked = Asked.read(instance.getId());
+            actor.acting(asked.by(), () -> formats.getObject().run(asked));
+        });
     }
 
     /** Reading all stored files again, on request. */

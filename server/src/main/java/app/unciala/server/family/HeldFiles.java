@@ -4,9 +4,11 @@ import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.drawing.Sketch;
 import app.unciala.core.face.Classification;
 import app.unciala.core.face.FaceReport;
+import app.unciala.core.face.UseMarks;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.language.SampleLetters;
 import app.unciala.server.storage.FileStore;
@@ -36,7 +38,7 @@ class HeldFiles implements ApplicationRunner {
     @Transactional
     public void run(ApplicationArguments args) {
         for (FaceFileEntity file :
-                files.findByDrawingVersionLessThanOrSampleOrSketchIsNull(DrawingDigest.VERSION, "")) {
+                files.findByDrawingVersionLessThanOrSampleOrSketchIsNullOrMarkKindIsNull(DrawingDigest.VERSION, "")) {
             try {
                 Sfnt face = FontReader.read(store.get(file.sha256())).faces().get(0);
                 CmapTable cmap = CmapTable.read(face);
@@ -46,6 +48,7 @@ class HeldFiles implements ApplicationRunner {
                         Sketch.of(face),
                         FaceReport.foundryOf(face),
                         Classification.propose(face).map(Classification.Proposal::classification));
+                file.mark(UseMarks.in(NameTable.read(face)).stream().findFirst());
             } catch (RuntimeException e) {
                 LOG.warn("{} cannot be read again: {}", file.fileName(), e.getMessage());
             }

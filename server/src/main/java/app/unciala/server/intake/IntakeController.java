@@ -3,6 +3,7 @@ package app.unciala.server.intake;
 import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.intake.Acceptance.Accepted;
+import app.unciala.server.intake.IntakeComparison.WithHeld;
 import app.unciala.server.intake.IntakeFamilies.Group;
 import app.unciala.server.intake.IntakeFamilies.Overview;
 import app.unciala.server.intake.IntakeProgress.Progress;
@@ -47,8 +48,11 @@ class IntakeController {
     private final IntakeService intakes;
     private final Acceptance acceptance;
     private final IntakeProgress progress;
+    private final IntakeComparison comparison;
 
-    IntakeController(IntakeService intakes, Acceptance acceptance, IntakeProgress progress) {
+    IntakeController(
+            IntakeService intakes, Acceptance acceptance, IntakeProgress progress, IntakeComparison comparison) {
+        this.comparison = comparison;
         this.progress = progress;
         this.intakes = intakes;
         this.acceptance = acceptance;
@@ -140,6 +144,12 @@ class IntakeController {
     @GetMapping("/{id}/items/{item}/text")
     Text text(@PathVariable String id, @PathVariable String item) {
         return intakes.text(id, item);
+    }
+
+    /** In what a file differs from the one that is held in its place. */
+    @GetMapping("/{id}/items/{item}/compare")
+    WithHeld compare(@PathVariable String id, @PathVariable String item) {
+        return comparison.compare(id, item);
     }
 
     @PatchMapping("/{id}/items/{item}")

@@ -98,7 +98,8 @@ class IntakeItemEntity {
             String classificationBecause,
             List<Evidence> evidence,
             List<String> notes,
-            List<String> warnings) {
+            List<String> warnings,
+            @Nullable Mark mark) {
         static final Facts NONE = new Facts(
                 FontFormat.TTF,
                 "",
@@ -114,7 +115,8 @@ class IntakeItemEntity {
                 "",
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                null);
 
         /** Intakes of earlier versions lack what was not read then, and have the embedding only in words. */
         Facts {
@@ -151,7 +153,8 @@ class IntakeItemEntity {
                     classificationBecause,
                     evidence,
                     notes,
-                    warned);
+                    warned,
+                    mark);
         }
 
         static Facts of(ReadFile.Font font) {
@@ -171,7 +174,8 @@ class IntakeItemEntity {
                     font.classification().map(Proposal::because).orElse(""),
                     font.evidence(),
                     font.notes(),
-                    warnings(report.details().marks()));
+                    warnings(report.details().marks()),
+                    font.facts().mark().orElse(null));
         }
 
         static Facts of(ReadFile.Text text) {
@@ -229,13 +233,20 @@ class IntakeItemEntity {
                 facts.version(),
                 Objects.requireNonNull(facts.embeddingLevel()),
                 foundry,
-                Classification.of(classification));
+                Classification.of(classification),
+                Optional.ofNullable(facts.mark()));
     }
 
     /** Records the held file whose drawing is nearest. */
     void near(String fileId, double alike) {
         nearFileId = fileId;
         nearAlike = alike;
+    }
+
+    /** The held file whose drawing was nearest when the file was read. */
+    @Nullable
+    String nearFileId() {
+        return nearFileId;
     }
 
     final void classify(Optional<Classification> kindOfType) {

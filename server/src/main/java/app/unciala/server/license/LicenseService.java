@@ -180,6 +180,30 @@ public class LicenseService implements Reverser {
             notes = orEmpty(notes);
         }
 
+        /** The same terms for other families and faces. */
+        public LicenseDraft covering(List<Covered> others) {
+            return new LicenseDraft(
+                    name,
+                    kind,
+                    vendor,
+                    others,
+                    webUse,
+                    converting,
+                    subdomains,
+                    development,
+                    anyDomain,
+                    domains,
+                    anyFormat,
+                    formats,
+                    begins,
+                    ends,
+                    noticeDays,
+                    price,
+                    currency,
+                    proof,
+                    notes);
+        }
+
         /** Days of notice, which are always known once the record is made. */
         int notice() {
             return Objects.requireNonNull(noticeDays);

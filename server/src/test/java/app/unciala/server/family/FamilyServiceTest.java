@@ -2,7 +2,6 @@ package app.unciala.server.family;
 
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
@@ -13,18 +12,12 @@ import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.license.Clause;
-import app.unciala.core.license.LicenseKind;
 import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.fault.Fault;
-import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.license.LicenseService;
-import app.unciala.server.license.LicenseService.Covered;
-import app.unciala.server.license.LicenseService.LicenseDraft;
-import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StoredFiles;
@@ -33,7 +26,6 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -58,10 +50,8 @@ class FamilyServiceTest {
             new FamilyRecords(files, sites, licenses),
             new LeavingFiles(sites, links, mock(EntityManager.class), Clock.systemUTC()),
             new FamilyChanges(files, links, mock(Changes.class)),
-            licenses,
             links,
             history,
-            mock(Actor.class),
             mock(Changes.class),
             mock(EntityManager.class),
             mock(JdbcClient.class),
@@ -111,35 +101,6 @@ class FamilyServiceTest {
         assertThatThrownBy(() -> service.remove("g", "one", 0))
                 .isInstanceOf(Fault.class)
                 .hasMessageContaining("one");
-    }
-
-    @Test
-    void nothingIsConvertedAgainstALicense() {
-        LicenseDraft terms = new LicenseDraft(
-                "The license",
-                LicenseKind.PER_DOMAIN,
-                "",
-                List.of(new Covered("f", List.of())),
-                Clause.GRANTED,
-                Clause.REFUSED,
-                null,
-                null,
-                true,
-                null,
-                true,
-                null,
-                null,
-                null,
-                null,
-                null,
-                "",
-                "",
-                "");
-        when(licenses.covering(any())).thenReturn(List.of(new Recorded("l", 0, terms, List.of(), Map.of())));
-        assertThatThrownBy(() -> service.makeWoff2("f", "one"))
-                .isInstanceOf(Fault.class)
-                .hasMessageContaining("The license: converting to other formats is refused");
-        verify(store, org.mockito.Mockito.never()).get(anyString());
     }
 
     private static FaceFileEntity file(String id) {

@@ -132,6 +132,25 @@ public final class Caller {
                 .asString();
     }
 
+    /** Takes in a font of the demonstration under another family name; gives the id of the family. */
+    public String holdAs(String fileName, String family) {
+        return hold(fileName, Samples.font(fileName), Map.of("family", family));
+    }
+
+    /** Takes in a file, corrected and whatever its verdict; gives the id of its family. */
+    public String hold(String fileName, byte[] bytes, Map<String, Object> correction) {
+        JsonNode intake = takeIn(Map.of(fileName, bytes));
+        String path = "/api/intakes/" + intake.get("summary").get("id").asString();
+        Map<String, Object> included = new LinkedHashMap<>(correction);
+        included.put("included", true);
+        send("PATCH", path + "/items/" + intake.get("rows").get(0).get("id").asString(), included);
+        return send("POST", path + "/accept", Map.of())
+                .json()
+                .get("familyIds")
+                .get(0)
+                .asString();
+    }
+
     /** Adds a client and a site of it with one text role; gives the site's id. */
     public String site(String name, String domain, String familyId, int... weights) {
         String client = send("POST", "/api/clients", Map.of("name", "Client of " + name))

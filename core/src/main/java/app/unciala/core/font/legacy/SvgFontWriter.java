@@ -1,10 +1,9 @@
 package app.unciala.core.font.legacy;
 
 import app.unciala.core.font.FontException;
-import app.unciala.core.font.Numbers;
-import app.unciala.core.font.outline.Outline;
 import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
+import app.unciala.core.font.outline.PathData;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HeadTable;
 import app.unciala.core.font.sfnt.HheaTable;
@@ -85,10 +84,9 @@ public final class SvgFontWriter {
     }
 
     private String drawing(int glyph) {
-        PathData path = new PathData();
-        outlines.outline(glyph).visit(path);
+        String path = PathData.of(outlines.outline(glyph), 1);
         String advance = " horiz-adv-x=\"" + metrics.advances()[glyph] + "\"";
-        return path.data.isEmpty() ? advance : advance + " d=\"" + path.data + "Z\"";
+        return path.isEmpty() ? advance : advance + " d=\"" + path + "\"";
     }
 
     private static boolean isXmlCharacter(int codePoint) {
@@ -102,40 +100,5 @@ public final class SvgFontWriter {
 
     private static String escape(String text) {
         return text.replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;");
-    }
-
-    /** An outline as SVG path data, each contour closed. */
-    private static final class PathData implements Outline.Visitor {
-        private final StringBuilder data = new StringBuilder();
-
-        @Override
-        public void moveTo(double x, double y) {
-            data.append(data.isEmpty() ? "M" : "ZM");
-            points(x, y);
-        }
-
-        @Override
-        public void lineTo(double x, double y) {
-            data.append('L');
-            points(x, y);
-        }
-
-        @Override
-        public void quadTo(double cx, double cy, double x, double y) {
-            data.append('Q');
-            points(cx, cy, x, y);
-        }
-
-        @Override
-        public void curveTo(double c1x, double c1y, double c2x, double c2y, double x, double y) {
-            data.append('C');
-            points(c1x, c1y, c2x, c2y, x, y);
-        }
-
-        private void points(double... coordinates) {
-            for (int i = 0; i < coordinates.length; i++) {
-                data.append(i == 0 ? "" : " ").append(Numbers.plain(coordinates[i]));
-            }
-        }
     }
 }

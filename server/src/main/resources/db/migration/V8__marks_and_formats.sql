@@ -1,0 +1,8 @@
+-- What a job of making formats was asked for stands in its name, with the name of an account of up to 80 letters.
+alter table scheduled_tasks alter column task_instance set data type varchar(200);
+-- Words in a file that say it is a trial, for personal use, or for the desktop only; null until the file was read for them.
+alter table face_file add column mark_kind varchar(20);
+alter table face_file add column mark_source varchar(200) default '' not null;
+alter table face_file add column mark_text varchar(500) default '' not null;
+-- What is held twice is settled in one place.
+update flag set action = 'SETTLE_DUPLICATE' where action = 'REMOVE_FILE';
