@@ -30,6 +30,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./intake/IntakePage")).IntakePage }),
       },
       {
+        path: "intake/:id/compare/:item",
+        lazy: async () => ({ Component: (await import("./intake/CompareArrivalPage")).CompareArrivalPage }),
+      },
+      {
         path: "families",
         lazy: async () => ({ Component: (await import("./family/FamilyListPage")).FamilyListPage }),
       },
@@ -38,7 +42,11 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./family/DuplicatesPage")).DuplicatesPage }),
       },
       {
-        path: "families/:id",
+        path: "families/:id/compare",
+        lazy: async () => ({ Component: (await import("./family/ComparePage")).ComparePage }),
+      },
+      {
+        path: "families/:id/:leaf?",
         lazy: async () => ({ Component: (await import("./family/FamilyPage")).FamilyPage }),
       },
       {

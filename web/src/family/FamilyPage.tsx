@@ -1,7 +1,7 @@
-import { Link, useParams, useSearchParams } from "react-router";
-import { useGet } from "../shared/api/queries";
-import type { Family, Flag } from "../shared/api/types";
+import { Link, useLocation, useParams, useSearchParams } from "react-router";
 import { useMayEdit } from "../shared/account/session";
+import { useGet } from "../shared/api/queries";
+import type { Family, Flag, HeldFile } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
 import { SlotGrid } from "../shared/font/SlotGrid";
@@ -9,99 +9,154 @@ import { shownFile } from "../shared/font/slots";
 import { useNameStyle } from "../shared/font/storedFont";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { day } from "../shared/parts/format";
-import { useGoToHash } from "../shared/parts/useGoToHash";
+import { Leaves } from "../shared/layout/Leaves";
 import { NotHere } from "../shared/states/NotHere";
-import { FilesByFace } from "./FilesByFace";
 import { Edit } from "./Edit";
+import { Facts } from "./Facts";
+import { FilesByFace } from "./FilesByFace";
+import { leafNames, leafOf, isLeaf, standing, type LeafOfFamily } from "./leaves";
+import { MakeFormats } from "./MakeFormats";
+import { Merge } from "./Merge";
 import { Specimen } from "./Specimen";
+import { Split } from "./Split";
+import { Use } from "./Use";
 import { summary, words } from "./words";
 
-const ofFiles: Flag["kind"][] = ["SAME_BYTES", "SAME_DRAWING", "WEB_FORMAT_NOT_HELD", "STORED_FILE_DAMAGED"];
-const ofFaces: Flag["kind"][] = ["FACE_NOT_HELD", "SLOT_CLASH"];
-
 export function FamilyPage() {
-  const { id = "" } = useParams();
+  const { id = "", leaf = "faces" } = useParams();
   const family = useGet("/api/families/{id}", { path: { id } });
-  useGoToHash(family.data !== undefined);
-  return family.data ? (
-    <OneFamily key={id} family={family.data} />
+  return family.data && isLeaf(leaf) ? (
+    <OneFamily key={id} family={family.data} leaf={leaf} />
   ) : (
     <NotHere error={family.error} again={() => void family.refetch()} all="/families" allWords={words.all} />
   );
 }
 
-function OneFamily({ family }: { family: Family }) {
-  const { id, files, name, asks } = family;
+function OneFamily({ family, leaf }: { family: Family; leaf: LeafOfFamily }) {
+  const { id, files, name } = family;
   const flags = useFlagsOf("family", id);
   const mayEdit = useMayEdit();
-  const [params, setParams] = useSearchParams();
-  const chosen = params.get("face") ?? "";
-  const setChosen = (face: string) => setParams({ face }, { replace: true, preventScrollReset: true });
+  const { search } = useLocation();
   const regular = files.find((file) => file.slot.label === "Regular") ?? files[0];
   const nameStyle = useNameStyle(regular, name);
-  const held = chosen && files.some((file) => file.slot.key === chosen) ? chosen : regular?.slot.key;
-  const shown = shownFile(files.filter((file) => file.slot.key === held));
-  const notes = (fits: (flag: Flag) => boolean) => <FlagNotes flags={flags.filter(fits)} />;
-  const elsewhere = (flag: Flag) => !ofFiles.includes(flag.kind) && !ofFaces.includes(flag.kind);
+  const here = (flag: Flag) => leafOf(flag) === leaf;
+  const elsewhere = leaf === "faces" ? flags.filter((flag) => !here(flag)) : [];
   return (
     <Leaf
       title={name}
       titleFont={nameStyle}
       above={<Link to="/families">{words.title}</Link>}
       below={summary(family)}
-      actions={mayEdit && <Edit family={family} />}
-      notes={notes((flag) => flag.siteId === "" && elsewhere(flag))}
-    >
-      <Line notes={notes((flag) => ofFaces.includes(flag.kind))}>
-        <h2 className="section">
-          {words.faces} <small>{words.facesHelp}</small>
-        </h2>
-        <SlotGrid
-          files={files}
-          asks={asks}
-          unlicensed={flags.some((flag) => flag.kind === "NO_LICENSE")}
-          picked={(slot) => slot.key === held}
-          onPick={(cell) => cell.files.length > 0 && setChosen(cell.slot.key)}
+      actions={
+        mayEdit && (
+          <>
+            <Edit family={family} />
+            <Split family={family} />
+            <Merge family={family} />
+          </>
+        )
+      }
+      leaves={
+        <Leaves
+          label={words.leaves}
+          leaves={Object.entries(leafNames).map(([key, leafName]) => ({
+            to: `/families/${id}${key === "faces" ? "" : `/${key}`}${search}`,
+            name: leafName,
+            flags: flags.filter((flag) => leafOf(flag) === key).length,
+          }))}
         />
-      </Line>
-      {shown && (
+      }
+    >
+      <Content
+        family={family}
+        leaf={leaf}
+        flags={flags}
+        notes={
+          <>
+            <FlagNotes flags={flags.filter(here)} />
+            <FlagNotes flags={elsewhere} most={4} />
+          </>
+        }
+      />
+      {leaf === "use" && (
         <Line>
-          <Specimen file={shown} />
+          <RecordHistory type="family" id={id} />
         </Line>
       )}
-      <Line id="files" notes={notes((flag) => ofFiles.includes(flag.kind))}>
-        <h2 className="section">{words.files}</h2>
-        {files.length === 0 ? <p className="empty">{words.noFile}</p> : <FilesByFace family={family} />}
-      </Line>
-      <Line notes={notes((flag) => flag.siteId !== "" && elsewhere(flag))}>
-        <h2 className="section">{words.licensesAndSites}</h2>
-        <LicensesAndSites family={family} />
-      </Line>
-      <Line>
-        <RecordHistory type="family" id={id} />
-      </Line>
     </Leaf>
   );
 }
 
-function LicensesAndSites({ family: { licenses, sites } }: { family: Family }) {
-  return (
-    <>
-      {licenses.length === 0 && <p className="quiet">{words.noLicense}</p>}
-      <ul className="plain-list">
-        {licenses.map((license) => (
-          <li key={license.id}>
-            <Link to={`/licenses/${license.id}`}>{license.name}</Link>
-            {license.ends && <span className="quiet">, until {day(license.ends)}</span>}
-          </li>
-        ))}
-        {sites.map((site) => (
-          <li key={site.id}>
-            used by <Link to={`/sites/${site.id}`}>{site.name}</Link>
-          </li>
-        ))}
-      </ul>
-    </>
-  );
+type ContentProps = { family: Family; leaf: LeafOfFamily; notes: React.ReactNode; flags: Flag[] };
+
+function Content({ family, leaf, notes, flags }: ContentProps) {
+  const face = useFace(family.files);
+  switch (leaf) {
+    case "faces":
+      return (
+        <>
+          <Line notes={notes}>
+            <p className="answer">{standing(family, flags)}</p>
+            <h2 className="section">
+              {words.faces} <small>{words.facesHelp}</small>
+            </h2>
+            <SlotGrid
+              files={family.files}
+              asks={family.asks}
+              unlicensed={flags.some((flag) => flag.kind === "NO_LICENSE")}
+              picked={(slot) => slot.key === face.key}
+              onPick={(cell) => cell.files.length > 0 && face.choose(cell.slot.key)}
+            />
+          </Line>
+          {face.file && (
+            <Line>
+              <Specimen key={face.file.sha256} file={face.file} family={family} />
+            </Line>
+          )}
+        </>
+      );
+    case "files":
+      return (
+        <Line notes={notes}>
+          <h2 className="section">{words.files}</h2>
+          {family.files.length === 0 ? (
+            <p className="empty">{words.noFile}</p>
+          ) : (
+            <>
+              <MakeFormats family={family} />
+              <FilesByFace family={family} />
+            </>
+          )}
+        </Line>
+      );
+    case "use":
+      return (
+        <Line notes={notes}>
+          <Use family={family} />
+        </Line>
+      );
+    case "facts":
+      return (
+        <Line notes={notes}>
+          {face.file ? (
+            <Facts family={family} file={face.file} choose={face.choose} />
+          ) : (
+            <p>{words.noFile}</p>
+          )}
+        </Line>
+      );
+  }
+}
+
+/** The face that is looked at, which stands in the address: the regular one unless another was chosen. */
+function useFace(files: HeldFile[]) {
+  const [params, setParams] = useSearchParams();
+  const chosen = params.get("face") ?? "";
+  const regular = files.find((file) => file.slot.label === "Regular") ?? files[0];
+  const key = files.some((file) => file.slot.key === chosen) ? chosen : regular?.slot.key;
+  return {
+    key,
+    file: shownFile(files.filter((file) => file.slot.key === key)),
+    choose: (face: string) => setParams({ face }, { replace: true, preventScrollReset: true }),
+  };
 }

@@ -8,6 +8,8 @@ import type { Family, HeldFile } from "../shared/api/types";
 import { Confirm } from "../shared/parts/Confirm";
 import { baseName, count, day, formatName, kB, number } from "../shared/parts/format";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
+import { PlaceDialog } from "../shared/font/PlaceDialog";
+import { useMove } from "./useMove";
 import { faceInWords, removing, words } from "./words";
 
 /** More files than this are folded by their faces. */
@@ -29,6 +31,7 @@ export function FilesByFace({ family }: { family: Family }) {
           data-row
         >
           <FaceSummary files={files} />
+          <FaceActs family={family} files={files} />
           {files.map((file) => (
             <Row key={file.id} family={family} file={file} origin={origins[file.id]} />
           ))}
@@ -46,7 +49,7 @@ export function FilesByFace({ family }: { family: Family }) {
             <div key={file.id} className="file-row">
               <FileName file={file} origin={origins[file.id]} />
               <FileNumbers file={file} />
-              <span />
+              <Link to={`/families/${family.id}/compare?one=${file.id}`}>{words.compare}</Link>
             </div>
           ))}
         </details>
@@ -62,6 +65,42 @@ function FaceSummary({ files }: { files: HeldFile[] }) {
       <b>{name}</b> {called && <span className="quiet">called {called}</span>}{" "}
       <span className="quiet">{held}</span>
     </summary>
+  );
+}
+
+/** Moves the files of a face to where they belong. */
+function FaceActs({ family, files }: { family: Family; files: HeldFile[] }) {
+  const mayEdit = useMayEdit();
+  const [moving, setMoving] = useState(false);
+  const move = useMove(family);
+  const [first] = files;
+  if (!mayEdit || !first) {
+    return null;
+  }
+  return (
+    <div className="acts face-acts">
+      <Button size="small" aria-label={`${words.move} ${first.slot.label}`} onClick={() => setMoving(true)}>
+        {words.move}
+      </Button>
+      {moving && (
+        <PlaceDialog
+          title={`${words.move} ${family.name} ${first.slot.label}`}
+          action={words.move}
+          leave={words.leave}
+          family={family.name}
+          slot={first.slot}
+          help={words.moveHelp}
+          onClose={() => setMoving(false)}
+          onSave={(place) =>
+            move.mutateAsync({
+              files: files.map((file) => file.id),
+              slot: place.slot,
+              ...(place.family === family.name ? {} : { family: place.family }),
+            })
+          }
+        />
+      )}
+    </div>
   );
 }
 
@@ -135,26 +174,20 @@ function Row(props: { family: Family; file: HeldFile; origin: Origin | undefined
     },
     said: (removed) => ({ text: `Removed ${baseName(file.fileName)}.`, undo: removed.historyId }),
   });
-  const convert = useChange({
-    of: "family",
-    change: () => bodyOf(api.POST("/api/families/{id}/files/{file}/woff2", { params: { path } })),
-    said: (made) => `Made ${baseName(made.fileName)}, ${kB(made.bytes)}.`,
-  });
-  const hasWoff2 = family.files.some((other) => other.format === "woff2" && other.slot.key === file.slot.key);
   const name = baseName(file.fileName);
   return (
     <div className="file-row">
       <FileName file={file} origin={origin} />
       <FileNumbers file={file} />
       <div className="acts">
-        {mayEdit && !hasWoff2 && (
+        {family.files.length > 1 && (
           <Button
             size="small"
-            aria-label={`${words.makeWoff2} of ${name}`}
-            disabled={convert.isPending}
-            onClick={() => convert.mutate()}
+            component={Link}
+            to={`/families/${family.id}/compare?one=${file.id}`}
+            aria-label={`${words.compare} ${name}`}
           >
-            {words.makeWoff2}
+            {words.compare}
           </Button>
         )}
         {mayEdit && (

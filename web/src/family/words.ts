@@ -21,16 +21,42 @@ export const words = {
   facesHelp: "set in the stored files; choose one for the specimen",
   files: "Files",
   noFile: "No file is held. The family stays because a site, a license or a pack names it.",
-  licensesAndSites: "Licenses and sites",
+  leaves: "Leaves of this family",
+  licenses: "Licenses",
+  sites: "Sites",
+  noSite: "No site uses this family.",
+  asksFor: "asks for",
+  facts: "What the file says",
+  readFrom: "read from",
+  compare: "Compare",
+  compareTitle: "Two files compared",
+  first: "First file",
+  second: "Second file",
+  with: "with",
+  nothingToCompare: "There is only one file, so there is nothing to compare it with.",
+  move: "Move",
+  moveHelp:
+    "A family that is not there yet is added. Licenses stay with the family that they were recorded for.",
+  merge: "Merge",
+  mergeTitle: "Merge",
+  into: "Into which family",
+  anotherFamily: "Choose another family.",
+  mergeNow: "Merge them",
+  noUndo: "It cannot be taken back, since a site or a license named both.",
+  split: "Split",
+  splitTitle: "Split",
+  facesThatLeave: "Faces that leave",
+  toFamily: "To the family",
+  splitHelp: "It is added if it is not there. Licenses stay here; the other family needs its own.",
+  moveThem: "Move them",
+  make: "Make",
+  makeIt: "Make",
+  makeAnyway: "Make it all the same, of",
+  making: "Making files",
   noLicense: "No license covers this family.",
   face: "Face",
-  file: "File",
   format: "Format",
-  size: "Size",
-  characters: "Characters",
-  version: "Version",
   madeHere: "made here",
-  makeWoff2: "Make WOFF2",
   remove: "Remove",
   edit: "Edit",
   save: "Save",
@@ -45,10 +71,24 @@ export const words = {
   superseded: "Superseded",
   supersededHelp: "what newer versions took the place of; kept, and served nowhere",
   specimen: "Specimen",
-  sizes: "Sizes",
-  paragraph: "Paragraph",
-  fallback: "Fallback",
+  views: {
+    paragraph: "Paragraph",
+    sizes: "Sizes",
+    characters: "Characters",
+    pair: "With another",
+    fallback: "Fallback",
+  },
   view: "View",
+  features: "Features",
+  instance: "Named instance",
+  noInstance: "none",
+  headingIn: "Heading in",
+  textIn: "Text in",
+  heading: "heading in",
+  text: "text in",
+  otherFamily: "another family",
+  turn: "Turn round",
+  showAll: "Show all",
   ownWords: "Your own words",
   sizeInPixels: "Size in pixels",
   refused: "This file cannot be shown: the browser refuses it.",
@@ -100,6 +140,17 @@ export function removing(family: Family, file: HeldFile): string {
   return family.asks.some((ask) => ask.by.length > 0)
     ? "It is the only file for this face. If a site asks for it, it will not be removed."
     : "It is the only file for this face, and no site asks for it.";
+}
+
+/** What follows from merging a family into another. */
+export function merging({ name, files, sites, licenses }: Family): string {
+  const along = [
+    count(files.length, "file"),
+    sites.length > 0 && `the text roles of ${listed(sites.map((site) => site.name))}`,
+    licenses.length > 0 &&
+      `what ${listed(licenses.map((license) => license.name))} ${licenses.length === 1 ? "covers" : "cover"}`,
+  ].filter((part) => part !== false);
+  return `${listed(along)} will go to the other family, and “${name}” will be gone.`;
 }
 
 /** A group of duplicates in words: what it is, and why one is proposed to stay. */

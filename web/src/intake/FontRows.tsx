@@ -3,11 +3,11 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import type { Correction, FileRow } from "../shared/api/types";
+import { PlaceDialog } from "../shared/font/PlaceDialog";
 import { lettersOf } from "../shared/font/sample";
 import { inFont, lettersAt, useFontAt } from "../shared/font/storedFont";
 import { baseName, formatName, kB, number } from "../shared/parts/format";
-import { choicesOf, chosenOf, correctionFor, type Choice } from "./arrivals";
-import { CorrectDialog } from "./CorrectDialog";
+import { choicesOf, chosenOf, comparable, correctionFor, type Choice } from "./arrivals";
 import { EvidenceOf } from "./EvidenceOf";
 import { RowActs } from "./RowActs";
 import { choiceWords, replacing, verdictWords, words } from "./words";
@@ -28,7 +28,7 @@ export function FontRows({ intakeId, rows, usedBy, editable, busy, onCorrect }: 
   return rows.map((row) => (
     <FontRow
       key={row.id}
-      address={`/api/intakes/${intakeId}/items/${row.id}`}
+      intakeId={intakeId}
       row={row}
       usedBy={usedBy}
       editable={editable}
@@ -38,9 +38,10 @@ export function FontRows({ intakeId, rows, usedBy, editable, busy, onCorrect }: 
   ));
 }
 
-type RowProps = Omit<Props, "rows" | "intakeId"> & { row: FileRow; address: string };
+type RowProps = Omit<Props, "rows"> & { row: FileRow };
 
-function FontRow({ row, address, usedBy, editable, busy, onCorrect }: RowProps) {
+function FontRow({ intakeId, row, usedBy, editable, busy, onCorrect }: RowProps) {
+  const address = `/api/intakes/${intakeId}/items/${row.id}`;
   const [open, setOpen] = useState(false);
   const [correcting, setCorrecting] = useState(false);
   const name = baseName(row.path);
@@ -83,6 +84,7 @@ function FontRow({ row, address, usedBy, editable, busy, onCorrect }: RowProps) 
         <RowActs
           more={words.evidence}
           name={name}
+          compare={comparable(row.verdict) ? `/intake/${intakeId}/compare/${row.id}` : undefined}
           open={open}
           onOpen={setOpen}
           onCorrect={editable ? () => setCorrecting(true) : undefined}
@@ -90,10 +92,14 @@ function FontRow({ row, address, usedBy, editable, busy, onCorrect }: RowProps) 
       </div>
       {open && <EvidenceOf row={row} />}
       {correcting && (
-        <CorrectDialog
-          row={row}
+        <PlaceDialog
+          title={name}
+          action={words.correct}
+          leave={words.leave}
+          family={row.family}
+          slot={row.slot}
           onClose={() => setCorrecting(false)}
-          onCorrect={(change) => onCorrect(row, change)}
+          onSave={(change) => onCorrect(row, change)}
         />
       )}
     </>

@@ -40,6 +40,19 @@ export function choicesOf(verdict: FileRow["verdict"]): Choice[] {
   return verdict === "NEWER_VERSION" || verdict === "CLASH" ? ["out", "in", "replace"] : ["out", "in"];
 }
 
+/** Whether a verdict speaks of a held file that is drawn otherwise, or under another name, so that one wants to see both. */
+export function comparable(verdict: FileRow["verdict"]): boolean {
+  return [
+    "NEWER_VERSION",
+    "OLDER_VERSION",
+    "CLASH",
+    "CUT_DOWN_COPY",
+    "RENAMED_COPY",
+    "SAME_DRAWING",
+    "FURTHER_FORMAT",
+  ].includes(verdict);
+}
+
 /** What stands chosen; null while nobody has decided on a file that asks. */
 export function chosenOf(row: Pick<FileRow, "asks" | "included" | "replaces">): Choice | null {
   if (row.asks) {

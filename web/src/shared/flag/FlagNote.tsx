@@ -70,8 +70,8 @@ export function FlagAction({ flag }: { flag: Flag }) {
 /** Makes the WOFF2 that a flag lacks, from the file that it names. */
 export function makeWoff2Of(flag: Flag) {
   return bodyOf(
-    api.POST("/api/families/{id}/files/{file}/woff2", {
-      params: { path: { id: flag.familyId, file: flag.fileIds[0] ?? "" } },
+    api.POST("/api/families/{id}/files/{file}/formats/{format}", {
+      params: { path: { id: flag.familyId, file: flag.fileIds[0] ?? "", format: "woff2" } },
     }),
   );
 }

@@ -60,7 +60,7 @@ describe("flags", () => {
     expect(way("RECORD_LICENSE")).toBe("/licenses/new?family=f");
     expect(way("PERMIT_DOMAIN")).toBe("/licenses/l?domain=a.example#domains");
     expect(way("ASK_VENDOR")).toBe("/licenses/l#ask");
-    expect(way("ASK_VENDOR", { licenseId: "" })).toBe("/families/f#files");
+    expect(way("ASK_VENDOR", { licenseId: "" })).toBe("/families/f/facts");
     expect(way("RENEW_LICENSE")).toBe("/licenses/l#dates");
     expect(way("ATTACH_AGREEMENT")).toBe("/licenses/l#agreement");
     expect(way("SETTLE_DUPLICATE")).toBe("/families/duplicates");

@@ -152,7 +152,7 @@ export function wayOf(flag: Flag): [string, string] {
     case "ASK_VENDOR":
       return flag.licenseId
         ? ["Ask the vendor", `${license}#ask`]
-        : ["See the file", `/families/${flag.familyId}#files`];
+        : ["See the file", `/families/${flag.familyId}/facts`];
     case "ADD_FILES":
       return ["Add the files", `/intake?for=${flag.familyId}`];
     case "SETTLE_DUPLICATE":

@@ -10,6 +10,8 @@ export function Leaf(props: {
   below?: ReactNode;
   actions?: ReactNode;
   notes?: ReactNode;
+  /** The line of leaves that a record is divided into. */
+  leaves?: ReactNode;
   /** The font of a title that is set in its own. */
   titleFont?: CSSProperties;
   margin?: boolean;
@@ -41,6 +43,7 @@ export function Leaf(props: {
           </h1>
           {props.below && <p className="below">{props.below}</p>}
           {props.actions && <div className="actions">{props.actions}</div>}
+          {props.leaves}
         </header>
       </Line>
       {props.children}

@@ -18,6 +18,11 @@ export function tenths(n: number): string {
   return oneDigit.format(n);
 }
 
+/** A part of one, rounded down, so that only the whole is 100 %. */
+export function percent(part: number): string {
+  return `${Math.floor(part * 100)} %`;
+}
+
 /** Bytes as kB, the way they are counted when sent. */
 export function kB(bytes: number): string {
   if (bytes < 100) {

@@ -88,10 +88,11 @@ class MovingTest {
                 .isEqualTo(404);
         assertThat(move(family, Map.of("slot", Samples.face(0, "upright"))).status())
                 .isEqualTo(422);
-        String path = "/api/families/" + family + "/files/move";
+        String path = "/api/families/" + family + "/files";
         Map<String, Object> body = Map.of("files", List.of(fileOf(family, "Regular")), "family", "Other");
-        assertThat(caller.send("POST", path, body).status()).isEqualTo(428);
-        assertThat(caller.send("POST", path, body, Map.of("If-Match", "\"77\"")).status())
+        assertThat(caller.send("PATCH", path, body).status()).isEqualTo(428);
+        assertThat(caller.send("PATCH", path, body, Map.of("If-Match", "\"77\""))
+                        .status())
                 .isEqualTo(412);
         assertThat(slots(family)).containsExactly("Regular");
     }
@@ -173,7 +174,7 @@ class MovingTest {
     private Answer moveTo(String family, List<String> files, Map<String, Object> where) {
         Map<String, Object> body = new LinkedHashMap<>(where);
         body.put("files", files);
-        return caller.send("POST", "/api/families/" + family + "/files/move", body, Map.of("If-Match", tag(family)));
+        return caller.send("PATCH", "/api/families/" + family + "/files", body, Map.of("If-Match", tag(family)));
     }
 
     private Answer merge(String family, String into) {

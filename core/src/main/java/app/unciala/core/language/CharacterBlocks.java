@@ -32,6 +32,7 @@ public final class CharacterBlocks {
     private static String name(int block) {
         return UCharacter.getPropertyValueName(UProperty.BLOCK, block, UProperty.NameChoice.LONG)
                 .replace('_', ' ')
-                .replaceFirst(" ([A-Z])$", "-$1");
+                .replaceFirst(" ([A-Z])$", "-$1")
+                .replace("Latin 1 ", "Latin-1 ");
     }
 }

@@ -29,6 +29,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -72,9 +73,9 @@ class FamilyController {
             @NotEmpty(message = "Say which files move.") @Size(max = 500, message = "At most 500 files move at once.")
             List<@NotNull(message = "A file is an id.") String> files,
 
-            @Schema(types = {"object", "null"}) @Nullable SlotView slot,
+            @Nullable SlotView slot,
 
-            @Schema(types = {"string", "null"}) @Nullable String family) {}
+            @Nullable String family) {}
 
     record MergeInto(
             @NotBlank(message = "Choose another family to merge this one into.")
@@ -157,7 +158,8 @@ class FamilyController {
         return formats.make(id, file, format, anyway);
     }
 
-    @PostMapping("/{id}/files/move")
+    /** Moves files to another slot, or to another family; what is left out stays. */
+    @PatchMapping("/{id}/files")
     Moved move(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,

@@ -1,0 +1,86 @@
+import Button from "@mui/material/Button";
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { useMayEdit } from "../shared/account/session";
+import { askAgain } from "../shared/api/answers";
+import { api, bodyOf } from "../shared/api/client";
+import { useChange, useGet } from "../shared/api/queries";
+import type { Family } from "../shared/api/types";
+import { Choice } from "../shared/parts/Choice";
+import { count, formatName } from "../shared/parts/format";
+import { formatsToMake, offer } from "./formats";
+import { words } from "./words";
+
+const ASK_AGAIN_AFTER = 600;
+
+/** Makes a web format for all faces that lack it, as far as the licenses let; shows how far it is. */
+export function MakeFormats({ family }: { family: Family }) {
+  const mayEdit = useMayEdit();
+  const [format, setFormat] = useState<string>("woff2");
+  const path = { id: family.id, format };
+  const plan = useGet(
+    "/api/families/{id}/formats/{format}",
+    { path },
+    { refetchInterval: (answer) => (answer?.making.running ? ASK_AGAIN_AFTER : false) },
+  );
+  const running = plan.data?.making.running ?? false;
+  useAfter(running);
+  const make = useChange({
+    of: "family",
+    change: (anyway: boolean) =>
+      bodyOf(api.POST("/api/families/{id}/formats/{format}", { params: { path, query: { anyway } } })),
+  });
+  if (!mayEdit || !plan.data) {
+    return null;
+  }
+  const { faces, making } = plan.data;
+  const offered = offer(faces, formatName(format));
+  const busy = running || make.isPending;
+  return (
+    <div className="make-formats">
+      <div className="sentence">
+        {words.make}
+        <Choice hideLabel label={words.format} value={format} options={formatsToMake} onChange={setFormat} />
+        {offered.sentence}
+      </div>
+      {running ? (
+        <p role="status">
+          <progress aria-label={words.making} value={making.done} max={making.total} /> {making.done} of{" "}
+          {making.total}
+        </p>
+      ) : (
+        <div className="acts">
+          {offered.allowed > 0 && (
+            <Button variant="outlined" disabled={busy} onClick={() => make.mutate(false)}>
+              {words.makeIt} {formatName(format)} of {count(offered.allowed, "face")}
+            </Button>
+          )}
+          {offered.notStated > 0 && (
+            <Button disabled={busy} onClick={() => make.mutate(true)}>
+              {words.makeAnyway} {count(offered.allowed + offered.notStated, "face")}
+            </Button>
+          )}
+        </div>
+      )}
+      {making.failures.length > 0 && !running && (
+        <ul role="alert" className="ochre">
+          {making.failures.map((failure) => (
+            <li key={failure}>{failure}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** Asks for the family again when the job has ended, since it holds more by then. */
+function useAfter(running: boolean) {
+  const client = useQueryClient();
+  const was = useRef(running);
+  useEffect(() => {
+    if (was.current && !running) {
+      void askAgain(client, "family");
+    }
+    was.current = running;
+  }, [running, client]);
+}

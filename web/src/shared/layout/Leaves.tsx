@@ -1,0 +1,22 @@
+import { NavLink } from "react-router";
+import { count } from "../parts/format";
+
+export type LeafLink = { to: string; name: string; flags: number };
+
+/** The leaves that a record is divided into, one word each, with how many flags stand there. */
+export function Leaves({ label, leaves }: { label: string; leaves: LeafLink[] }) {
+  return (
+    <nav className="leaves" aria-label={label}>
+      {leaves.map(({ to, name, flags }) => (
+        <NavLink key={to} to={to} end preventScrollReset>
+          {name}
+          {flags > 0 && (
+            <span className="leaf-flags" title={count(flags, "flag")}>
+              {flags} <span className="for-readers">{flags === 1 ? "flag" : "flags"}</span>
+            </span>
+          )}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
