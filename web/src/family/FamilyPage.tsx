@@ -1,5 +1,6 @@
 import { Link, useLocation, useParams, useSearchParams } from "react-router";
 import { useMayEdit } from "../shared/account/session";
+import { ProblemError } from "../shared/api/client";
 import { useGet } from "../shared/api/queries";
 import type { Family, Flag, HeldFile } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
@@ -25,10 +26,16 @@ import { summary, words } from "./words";
 export function FamilyPage() {
   const { id = "", leaf = "faces" } = useParams();
   const family = useGet("/api/families/{id}", { path: { id } });
+  const noLeaf = isLeaf(leaf) ? null : new ProblemError(404, words.noLeaf);
   return family.data && isLeaf(leaf) ? (
     <OneFamily key={id} family={family.data} leaf={leaf} />
   ) : (
-    <NotHere error={family.error} again={() => void family.refetch()} all="/families" allWords={words.all} />
+    <NotHere
+      error={noLeaf ?? family.error}
+      again={() => void family.refetch()}
+      all="/families"
+      allWords={words.all}
+    />
   );
 }
 

@@ -1,9 +1,9 @@
 import { screen, waitFor, within } from "@testing-library/react";
-import { delay, http, HttpResponse } from "msw";
+import { http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
 import type { Family } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
-import { network, problem } from "../testing/network";
+import { network } from "../testing/network";
 import { open } from "../testing/render";
 import { family, file, flag } from "../testing/samples";
 import { about, faceInWords, removing, summary } from "./words";
@@ -108,7 +108,7 @@ describe("a family", () => {
         HttpResponse.json([file({ id: "old", fileName: "Ostrel-Old.ttf" })]),
       ),
     );
-    await open("/families/f1", "Ostrel");
+    await open("/families/f1/files", "Ostrel");
     expect(await screen.findByText("called Heavy")).toBeInTheDocument();
     expect(await screen.findByRole("link", { name: "ostrel.zip/Ostrel-Heavy.ttf" })).toHaveAttribute(
       "href",
@@ -117,41 +117,6 @@ describe("a family", () => {
     const superseded = await screen.findByText("Superseded");
     expect(superseded.closest("details")).not.toHaveAttribute("open");
     expect(faceInWords([called])).toEqual({ name: "Black", called: "Heavy", held: "TTF, 30 kB" });
-  });
-
-  it("makes a web file once and says how large it is, and says why it cannot", async () => {
-    const state = recorded(family({ files: [file()] }));
-    let asked = 0;
-    network.use(
-      http.post("*/api/families/f1/files/file1/woff2", async () => {
-        asked++;
-        await delay(100);
-        state.family = family({ files: [file(), web], version: 4 });
-        return HttpResponse.json(web, { status: 201 });
-      }),
-    );
-    const { user } = await open("/families/f1", "Ostrel");
-    await user.dblClick(screen.getByRole("button", { name: "Make WOFF2 of Ostrel-Regular.ttf" }));
-    expect(await screen.findByText("Made Ostrel-Regular.woff2, 9.0 kB.")).toBeInTheDocument();
-    await waitFor(() => expect(screen.queryByRole("button", { name: /^Make WOFF2/ })).toBeNull());
-    expect(asked).toBe(1);
-  });
-
-  it("tells a refusal beside the file and keeps it until it is closed", async () => {
-    recorded(family());
-    network.use(
-      http.post("*/api/families/f1/files/file1/woff2", () =>
-        problem(409, "Ostrel web license: converting to other formats is refused"),
-      ),
-    );
-    const { user } = await open("/families/f1", "Ostrel");
-    const make = screen.getByRole("button", { name: /^Make WOFF2/ });
-    await user.click(make);
-    const told = await screen.findByRole("alert");
-    expect(told).toHaveTextContent("converting to other formats is refused");
-    expect(make.closest(".line")).toContainElement(told);
-    await user.click(screen.getByRole("button", { name: "Close the message" }));
-    expect(screen.queryByRole("alert")).toBeNull();
   });
 
   it("asks before a file is removed, keeps the question while it is on its way, and can be taken back", async () => {
@@ -164,7 +129,7 @@ describe("a family", () => {
         return HttpResponse.json({ historyId: "h3" });
       }),
     );
-    const { user } = await open("/families/f1", "Ostrel");
+    const { user } = await open("/families/f1/files", "Ostrel");
     await user.click(screen.getByRole("button", { name: "Remove Ostrel-Bold.ttf" }));
     const question = await screen.findByRole("dialog", { name: "Remove Ostrel-Bold.ttf?" });
     await user.click(within(question).getByRole("button", { name: "Remove" }));
@@ -178,12 +143,13 @@ describe("a family", () => {
 
   it("stays and says so when it has no file and something names it", async () => {
     recorded(family({ files: [] }));
-    await open("/families/f1", "Ostrel");
+    const { user } = await open("/families/f1/files", "Ostrel");
     expect(screen.getByText(/No file is held\. The family stays/)).toBeInTheDocument();
-    expect(screen.getByText("No license covers this family.")).toBeInTheDocument();
+    await user.click(screen.getByRole("link", { name: "Use" }));
+    expect(await screen.findByText("No license covers this family.")).toBeInTheDocument();
   });
 
-  it("has its flags beside what they speak of", async () => {
+  it("has its flags on the leaf where they are mended, and in brief on the first", async () => {
     recorded(family());
     network.use(
       http.get("*/api/flags", () =>
@@ -197,14 +163,21 @@ describe("a family", () => {
         }),
       ),
     );
-    await open("/families/f1", "Ostrel");
-    const lineOf = (title: string) => screen.getByText(title).closest(".line");
-    await screen.findByText("Held twice");
-    expect(within(lineOf("Held twice") as HTMLElement).getByText("Files")).toBeInTheDocument();
-    expect(
-      within(lineOf("No license at Fernway") as HTMLElement).getByText("Licenses and sites"),
-    ).toBeInTheDocument();
-    expect(lineOf("The file disagrees")).toContainElement(screen.getByRole("heading", { level: 1 }));
-    expect(screen.getByRole("group", { name: "Duplicate: Held twice" })).toBeInTheDocument();
+    const { user } = await open("/families/f1", "Ostrel");
+    const note = (name: string) => screen.queryByRole("group", { name });
+    expect(await screen.findByText("3 things must be settled before it goes on a page.")).toBeInTheDocument();
+    expect(note("Duplicate: Held twice")).toHaveClass("brief");
+    await user.click(screen.getByRole("link", { name: /^Files 1 flag/ }));
+    expect(note("Duplicate: Held twice")).not.toHaveClass("brief");
+    expect(note("Unlicensed: No license at Fernway")).toBeNull();
+    await user.click(screen.getByRole("link", { name: /^Use 1 flag/ }));
+    expect(note("Unlicensed: No license at Fernway")).toBeInTheDocument();
+    await user.click(screen.getByRole("link", { name: /^Facts 1 flag/ }));
+    expect(note("File disagrees: The file disagrees")).toBeInTheDocument();
+  });
+
+  it("knows no other leaf", async () => {
+    recorded(family());
+    await open("/families/f1/nonsense", "Not here");
   });
 });

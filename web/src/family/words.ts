@@ -22,6 +22,7 @@ export const words = {
   files: "Files",
   noFile: "No file is held. The family stays because a site, a license or a pack names it.",
   leaves: "Leaves of this family",
+  noLeaf: "A family has no such page.",
   licenses: "Licenses",
   sites: "Sites",
   noSite: "No site uses this family.",

@@ -1,5 +1,6 @@
 import { http, HttpResponse } from "msw";
 import { setupServer } from "msw/node";
+import { details } from "./samples";
 import type { Who } from "../shared/api/types";
 
 const page = { items: [], next: null };
@@ -36,6 +37,13 @@ export const network = setupServer(
   http.get("*/api/clients", () => HttpResponse.json(page)),
   http.get("*/api/history", () => HttpResponse.json(page)),
   http.get("*/api/intakes/:id/items/:item/letters", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),
+  http.get("*/api/families/:id/formats/:format", () =>
+    HttpResponse.json({
+      faces: [],
+      making: { format: "", running: false, done: 0, total: 0, failures: [] },
+    }),
+  ),
+  http.get("*/api/files/:digest/details", () => HttpResponse.json(details())),
   http.get("*/api/files/:digest/letters", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),
   http.get("*/api/files/:digest", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),
 );

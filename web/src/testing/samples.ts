@@ -1,5 +1,6 @@
 import type {
   Family,
+  FileDetails,
   FileRow,
   Flag,
   Gathered,
@@ -33,6 +34,36 @@ export function file(change: Partial<HeldFile> = {}): HeldFile {
     madeHere: false,
     addedAt: "2026-05-04T10:00:00Z",
     addedBy: "priya",
+    ...change,
+  };
+}
+
+export function details(change: Partial<FileDetails> = {}): FileDetails {
+  return {
+    characters: [{ name: "Basic Latin", characters: "ABCabc" }],
+    languages: ["English"],
+    nearly: [],
+    features: [],
+    axes: [],
+    instances: [],
+    unitsPerEm: 1000,
+    lineHeight: 1220,
+    metrics: [{ name: "hhea ascender", value: 950 }],
+    metricsAgree: true,
+    hinting: "not hinted",
+    color: [],
+    cutDown: [],
+    opticalSize: "",
+    designer: "",
+    foundry: "",
+    copyright: "",
+    trademark: "",
+    license: "",
+    licenseUrl: "",
+    openLicense: "",
+    embedding: "installable",
+    marks: [],
+    problems: [],
     ...change,
   };
 }

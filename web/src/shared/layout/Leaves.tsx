@@ -9,7 +9,7 @@ export function Leaves({ label, leaves }: { label: string; leaves: LeafLink[] })
     <nav className="leaves" aria-label={label}>
       {leaves.map(({ to, name, flags }) => (
         <NavLink key={to} to={to} end preventScrollReset>
-          {name}
+          {name}{" "}
           {flags > 0 && (
             <span className="leaf-flags" title={count(flags, "flag")}>
               {flags} <span className="for-readers">{flags === 1 ? "flag" : "flags"}</span>
