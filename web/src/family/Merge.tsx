@@ -8,17 +8,17 @@ import { useNavigate } from "react-router";
 import { api, bodyOf, editing } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import type { Family } from "../shared/api/types";
-import { OneFamilyChoice, type NamedFamily } from "../shared/parts/FamilyChoice";
+import { OneFamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
 import { merging, words } from "./words";
 
 /** Merges a family into another that is the same one: its files, and the sites and licenses that name it, go there. */
 export function Merge({ family }: { family: Family }) {
   const navigate = useNavigate();
   const [open, setOpen] = useState(false);
-  const [into, setInto] = useState<NamedFamily | null>(null);
+  const [into, setInto] = useState<NamedRecord | null>(null);
   const merge = useChange({
     of: "family",
-    change: async (target: NamedFamily) => {
+    change: async (target: NamedRecord) => {
       const merged = await bodyOf(
         api.POST("/api/families/{id}/merge", {
           params: { path: { id: family.id }, header: editing(family.version) },

@@ -10,7 +10,7 @@ import { hasLatin } from "../shared/font/sample";
 import { shownFile } from "../shared/font/slots";
 import { inFont, useStoredFont } from "../shared/font/storedFont";
 import { Choice } from "../shared/parts/Choice";
-import { OneFamilyChoice, type NamedFamily } from "../shared/parts/FamilyChoice";
+import { OneFamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
 import { formatName, number } from "../shared/parts/format";
 import { placeOn } from "./facts";
 import { words } from "./words";
@@ -215,7 +215,7 @@ function Pair(props: {
   heading: string;
   paragraph: string;
 }) {
-  const [other, setOther] = useState<NamedFamily | null>(null);
+  const [other, setOther] = useState<NamedRecord | null>(null);
   const [turned, setTurned] = useState(false);
   const files = useGet("/api/families/{id}", { path: { id: other?.id ?? "" } }, { enabled: other !== null })
     .data?.files;

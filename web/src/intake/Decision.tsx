@@ -9,7 +9,8 @@ import type { IntakeOverview, IntakeSummary } from "../shared/api/types";
 import { Line } from "../shared/layout/Leaf";
 import { Confirm } from "../shared/parts/Confirm";
 import { count } from "../shared/parts/format";
-import { offer, throwingAway, willTakeIn, words } from "./words";
+import { LicenseChoice, type NamedRecord } from "../shared/parts/RecordChoice";
+import { offer, throwingAway, wayBack, willTakeIn, words } from "./words";
 
 /** Takes in what is marked, with the open licenses that it came under, or throws all of it away. */
 export function Decision(props: {
@@ -24,6 +25,7 @@ export function Decision(props: {
   const navigate = useNavigate();
   const [discarding, setDiscarding] = useState(false);
   const [without, setWithout] = useState<string[]>([]);
+  const [license, setLicense] = useState<NamedRecord | null>(null);
   const offered = overview?.openLicenses ?? [];
   const included = overview?.verdicts.reduce((sum, verdict) => sum + verdict.included, 0) ?? 0;
   const accept = useChange({
@@ -31,10 +33,15 @@ export function Decision(props: {
     change: async () => {
       const openLicenses = offered.map(({ spdx }) => spdx).filter((spdx) => !without.includes(spdx));
       const accepted = await bodyOf(
-        api.POST("/api/intakes/{id}/accept", { params: { path: { id } }, body: { openLicenses } }),
+        api.POST("/api/intakes/{id}/accept", {
+          params: { path: { id } },
+          body: { openLicenses, license: license?.id ?? null },
+        }),
       );
       const [only, ...others] = accepted.familyIds;
-      await navigate(others.length === 0 ? `/families/${only}` : "/families");
+      const answered = overview?.wanted.find(({ goesIn }) => goesIn);
+      const back = answered && wayBack(answered);
+      await navigate(back ?? (others.length === 0 ? `/families/${only}` : "/families"));
       return accepted;
     },
     said: (accepted) => ({
@@ -83,6 +90,17 @@ export function Decision(props: {
           ))}
         </fieldset>
       )}
+      {overview && included > 0 && (
+        <div className="sentence">
+          {words.restUnder}
+          <LicenseChoice
+            label={words.license}
+            placeholder={words.toBeRecorded}
+            chosen={license}
+            onChange={setLicense}
+          />
+        </div>
+      )}
       <div className="savebar">
         {overview && (
           <Button
@@ -98,7 +116,9 @@ export function Decision(props: {
         </Button>
         <span className="quiet">
           {overview &&
-            (included === 0 ? words.markOne : `${willTakeIn(overview.verdicts)} ${words.laterIfNot}`)}
+            (included === 0
+              ? words.markOne
+              : [willTakeIn(overview.verdicts), !license && words.laterIfNot].filter(Boolean).join(" "))}
         </span>
       </div>
       {discarding && (

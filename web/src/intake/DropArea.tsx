@@ -6,15 +6,15 @@ import { useChange } from "../shared/api/queries";
 import { send, type Sending } from "./send";
 import { sent, words } from "./words";
 
-/** Where archives, folders and files are dropped or chosen; leads to the intake that they become. */
-export function DropArea() {
+/** Where archives, folders and files are dropped or chosen; leads to the intake that they become. `flag` is what they answer. */
+export function DropArea({ flag }: { flag?: string }) {
   const navigate = useNavigate();
   const [sending, setSending] = useState<Sending | null>(null);
   const open = useChange({
     of: "intake",
     change: async (files: File[]) => {
       try {
-        const { id } = await send(files, setSending);
+        const { id } = await send(files, setSending, flag);
         await navigate(`/intake/${id}`);
       } finally {
         setSending(null);

@@ -16,11 +16,12 @@ const waits: IntakeSummary["state"][] = ["READING", "REVIEW", "FAILED"];
 export function IntakeListPage() {
   const { items, error, again, more, loadingMore } = usePages("/api/intakes", { limit: 50 });
   const mayEdit = useMayEdit();
+  const asked = useAsked();
   return (
     <Leaf title={words.title}>
       <Line>
-        <For />
-        {mayEdit && <DropArea />}
+        {asked && <p className="answer">{wanted(asked)}</p>}
+        {mayEdit && <DropArea flag={asked?.id} />}
       </Line>
       <Line>
         <Shown of={{ data: items, error, refetch: again }}>
@@ -47,23 +48,11 @@ export function IntakeListPage() {
   );
 }
 
-/** What is lacking, when a flag led here. */
-function For() {
+/** The flag that led here, which the drop is to answer. */
+function useAsked() {
   const [params] = useSearchParams();
-  const id = params.get("for");
-  const family = useGet("/api/families/{id}", { path: { id: id ?? "" } }, { enabled: id !== null }).data;
-  if (!family) {
-    return null;
-  }
-  const lacking = family.asks.filter((ask) => !family.files.some((file) => file.slot.key === ask.slot.key));
-  return (
-    <p>
-      {wanted(
-        family.name,
-        lacking.map((ask) => ask.slot.label || `${ask.slot.weight} ${ask.slot.slope}`),
-      )}
-    </p>
-  );
+  const id = params.get("flag");
+  return useGet("/api/flags/{id}", { path: { id: id ?? "" } }, { enabled: id !== null }).data;
 }
 
 function IntakeTable({ title, intakes }: { title: string; intakes: IntakeSummary[] }) {

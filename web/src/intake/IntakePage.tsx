@@ -15,7 +15,7 @@ import { Decision } from "./Decision";
 import { IntakeFamilyRow } from "./IntakeFamilyRow";
 import { SetAside } from "./SetAside";
 import { useProgress } from "./useProgress";
-import { answerOf, standing, standingWords, words } from "./words";
+import { answerOf, brought, standing, standingWords, words } from "./words";
 
 /** Should the server's events not come through. */
 const WHILE_READING_MILLISECONDS = 3_000;
@@ -90,6 +90,11 @@ function Read({ intake: { state, summary } }: { intake: Intake }) {
       {state === "REVIEW" && overview.data && (
         <Line>
           <p className="answer">{answerOf(overview.data)}</p>
+          {overview.data.wanted.map((one) => (
+            <p key={one.flagId} className={one.goesIn ? "green" : "ochre"}>
+              {brought(one)}
+            </p>
+          ))}
         </Line>
       )}
       <Shown of={{ data: families.items, error: families.error, refetch: families.again }} lines={7}>

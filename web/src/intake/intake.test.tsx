@@ -6,13 +6,14 @@ import { staticSlot } from "../shared/font/slots";
 import { Events } from "../testing/events";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
-import { family, file, intake, intakeFamily, overview, row } from "../testing/samples";
+import { family, file, flag, intake, intakeFamily, license, overview, row } from "../testing/samples";
 import { arrivalGrid, choicesOf, chosenOf, correctionFor, inkOf } from "./arrivals";
 import { FontRows } from "./FontRows";
 import { pathOf } from "./send";
 import { progressIn } from "./useProgress";
 import {
   answerOf,
+  brought,
   cellInWords,
   notesOf,
   offer,
@@ -21,6 +22,7 @@ import {
   summaryOf,
   verdictsInWords,
   wanted,
+  wayBack,
   willTakeIn,
 } from "./words";
 import { render } from "@testing-library/react";
@@ -116,9 +118,12 @@ describe("an intake's words", () => {
     expect(standing(intake([row()], { state: "READING" }).summary, "Wen")).toMatch(/1 file read so far\.$/);
     expect(sent(0.429)).toBe("42 % sent");
     expect(sent(1)).toMatch(/^All sent/);
-    expect(wanted("Hollin", ["Italic"])).toBe("Hollin lacks Italic: drop a file of it here.");
-    expect(wanted("Hollin", ["Italic", "Bold"])).toMatch(/a file of each here/);
-    expect(wanted("Hollin", [])).toBe("Drop files of Hollin here.");
+    expect(wanted(flag({ kind: "FACE_NOT_HELD", title: "Hollin Italic is not held" }))).toBe(
+      "Hollin Italic is not held: drop a file of it here.",
+    );
+    expect(wanted(flag({ kind: "NOT_COLLECTED", title: "Hollin was paid for", familyName: "Hollin" }))).toBe(
+      "Hollin was paid for. Drop files of Hollin here.",
+    );
   });
 });
 
@@ -315,7 +320,7 @@ describe("an intake", () => {
     await user.click(tick);
     await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
     expect(await screen.findByText("1 file went in, 1 license recorded.")).toBeInTheDocument();
-    expect(asked).toEqual([{ openLicenses: [] }, { openLicenses: [spdx] }]);
+    expect(asked).toEqual([{ openLicenses: [], license: null }, { openLicenses: [spdx], license: null }]);
   });
 
   it("shows the texts that came along, and what they warn of", async () => {
@@ -408,15 +413,53 @@ describe("an intake", () => {
     expect(screen.getByRole("button", { name: "Throw away" })).toBeEnabled();
   });
 
-  it("says which faces a family lacks when a flag led here", async () => {
-    const italic = { ...staticSlot(400, "italic"), label: "Italic" };
+  it("says what a flag that led here lacks, and sends the drop as its answer", async () => {
+    const asked: string[] = [];
     network.use(
-      http.get("*/api/families/f1", () =>
-        HttpResponse.json(family({ name: "Hollin", asks: [{ slot: italic, by: ["Lantern Row"] }] })),
+      http.get("*/api/flags/fl1", () =>
+        HttpResponse.json(flag({ id: "fl1", kind: "FACE_NOT_HELD", title: "Hollin Italic is not held" })),
       ),
+      http.post("*/api/intakes", ({ request }) => {
+        asked.push(new URL(request.url).search);
+        return HttpResponse.json({ id: "i1" }, { status: 202 });
+      }),
     );
-    await open("/intake?for=f1", "Intake");
-    expect(await screen.findByText("Hollin lacks Italic: drop a file of it here.")).toBeInTheDocument();
+    const { user } = await open("/intake?flag=fl1", "Intake");
+    expect(await screen.findByText("Hollin Italic is not held: drop a file of it here.")).toBeInTheDocument();
+    await user.upload(screen.getByLabelText("Choose files"), new File(["x"], "Hollin-Italic.ttf"));
+    await waitFor(() => expect(asked).toEqual(["?flag=fl1"]));
+  });
+
+  it("says whether a drop brings what was asked for, and goes back once it went in", async () => {
+    const answered = { flagId: "fl1", title: "Hollin Italic is not held", siteId: "s1", familyId: "f1" };
+    expect(brought({ ...answered, arrives: false, goesIn: false })).toMatch(/^It does not bring/);
+    expect(brought({ ...answered, arrives: true, goesIn: false })).toMatch(/stays out as it is/);
+    expect(wayBack({ ...answered, siteId: "", arrives: true, goesIn: true })).toBe("/families/f1");
+    network.use(
+      http.get("*/api/intakes/i1", () => HttpResponse.json(intake([row()]))),
+      http.get("*/api/intakes/i1/overview", () =>
+        HttpResponse.json(overview({ wanted: [{ ...answered, arrives: true, goesIn: true }] })),
+      ),
+      http.get("*/api/licenses", () =>
+        HttpResponse.json({ items: [license({}, { name: "Hollin web license" })], next: null }),
+      ),
+      http.post("*/api/intakes/i1/accept", async ({ request }) => {
+        accepted.push(await request.json());
+        return HttpResponse.json({ files: 1, familyIds: ["f1"], licenseIds: [], historyId: "h" });
+      }),
+    );
+    const accepted: unknown[] = [];
+    const { user, router } = await open("/intake/i1", /./);
+    expect(
+      await screen.findByText("It brings what was asked for: Hollin Italic is not held."),
+    ).toBeInTheDocument();
+    expect(screen.getByText(/flagged as unlicensed until one is/)).toBeInTheDocument();
+    await user.click(screen.getByRole("combobox", { name: "License" }));
+    await user.click(await screen.findByRole("option", { name: "Hollin web license" }));
+    expect(screen.queryByText(/flagged as unlicensed until one is/)).toBeNull();
+    await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
+    await waitFor(() => expect(router.state.location.pathname).toBe("/sites/s1"));
+    expect(accepted).toEqual([{ openLicenses: [], license: "l1" }]);
   });
 
   it("says why a list cannot be read instead of that nothing was dropped", async () => {

@@ -7,17 +7,17 @@ import type { Opened } from "../shared/api/types";
 export type Sending = { part: number };
 
 /**
- * Sends a drop and says how far it is. The browser's older way of asking is used, since `fetch` does not tell how much
+ * Sends a drop, which may be the answer to a flag, and says how far it is. The browser's older way of asking is used, since `fetch` does not tell how much
  * of a body has gone out.
  */
-export function send(files: File[], onProgress: (sending: Sending) => void): Promise<Opened> {
+export function send(files: File[], onProgress: (sending: Sending) => void, flag?: string): Promise<Opened> {
   const form = filesIn(
     "files",
     files.map((file) => ({ file, path: pathOf(file) })),
   );
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open("POST", "/api/intakes");
+    request.open("POST", flag ? `/api/intakes?flag=${encodeURIComponent(flag)}` : "/api/intakes");
     for (const [name, value] of Object.entries(tokenHeader())) {
       request.setRequestHeader(name, value);
     }

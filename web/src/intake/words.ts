@@ -1,4 +1,11 @@
-import type { FileRow, IntakeFamily, IntakeOverview, IntakeSummary } from "../shared/api/types";
+import type {
+  FileRow,
+  IntakeFamily,
+  IntakeOverview,
+  IntakeSummary,
+  Flag,
+  WantedFile,
+} from "../shared/api/types";
 import { classificationInWords } from "../shared/font/classification";
 import { formatsOf } from "../shared/font/slots";
 import { count, formatName, listed, moment, number } from "../shared/parts/format";
@@ -53,6 +60,9 @@ export const words = {
   close: "Close",
   cameWith: "Came along",
   recordWith: "Record with it",
+  restUnder: "The rest stands under",
+  license: "License",
+  toBeRecorded: "a license to be recorded later",
   laterIfNot: "What no license is recorded for is flagged as unlicensed until one is.",
 };
 
@@ -105,11 +115,26 @@ export function sent(part: number): string {
   return part < 1 ? `${number(Math.floor(part * 100))} % sent` : "All sent; it is being put down";
 }
 
-/** What a page for a family that lacks faces says: what to drop here. */
-export function wanted(family: string, faces: string[]): string {
-  return faces.length > 0
-    ? `${family} lacks ${faces.join(", ")}: drop a file of ${faces.length === 1 ? "it" : "each"} here.`
-    : `Drop files of ${family} here.`;
+/** What to drop where a flag led to. */
+export function wanted({ title, kind, familyName }: Pick<Flag, "title" | "kind" | "familyName">): string {
+  return kind === "FACE_NOT_HELD"
+    ? `${title}: drop a file of it here.`
+    : `${title}. Drop files of ${familyName} here.`;
+}
+
+/** Whether a drop brings what a flag lacks. */
+export function brought({ title, arrives, goesIn }: WantedFile): string {
+  if (!arrives) {
+    return `It does not bring what was asked for: ${title}.`;
+  }
+  return goesIn
+    ? `It brings what was asked for: ${title}.`
+    : `What was asked for is in it and stays out as it is: ${title}.`;
+}
+
+/** Where to go back to once a flag is answered. */
+export function wayBack({ siteId, familyId }: WantedFile): string {
+  return siteId ? `/sites/${siteId}` : `/families/${familyId}`;
 }
 
 type Verdict = FileRow["verdict"];

@@ -7,7 +7,7 @@ import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import type { NamedFamily } from "../shared/parts/FamilyChoice";
+import type { NamedRecord } from "../shared/parts/RecordChoice";
 import { useGoToHash } from "../shared/parts/useGoToHash";
 import { NotHere } from "../shared/states/NotHere";
 import { Agreement } from "./Agreement";
@@ -25,7 +25,7 @@ export function LicensePage() {
 }
 
 /** The families that a new license starts from: those named, or all that have no license. */
-function useStart(params: URLSearchParams): { families: NamedFamily[] | undefined; error: Error | null } {
+function useStart(params: URLSearchParams): { families: NamedRecord[] | undefined; error: Error | null } {
   const ids = params.getAll("family").slice(0, MOST_FAMILIES);
   const cause = params.get("cause");
   const named = useQueries({ queries: ids.map((id) => asking("/api/families/{id}", { path: { id } })) });

@@ -2,7 +2,7 @@ import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
 import { Choice } from "../shared/parts/Choice";
-import { FamilyChoice, type NamedFamily } from "../shared/parts/FamilyChoice";
+import { FamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
 import { kindWords, words } from "./words";
 
 const kinds = Object.entries(kindWords) as [LicenseDraft["kind"], string][];
@@ -13,7 +13,7 @@ type Names = Record<string, string>;
 export function SubjectFields(props: { familyNames: Names; onNamed: (names: Names) => void }) {
   const { register, control, formState } = useFormContext<LicenseDraft>();
   const { familyNames } = props;
-  const covering = (chosen: NamedFamily[], before: LicenseDraft["covers"]) => {
+  const covering = (chosen: NamedRecord[], before: LicenseDraft["covers"]) => {
     props.onNamed(Object.fromEntries(chosen.map((family) => [family.id, family.name])));
     return chosen.map(
       (family) =>

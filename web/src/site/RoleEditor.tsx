@@ -5,7 +5,7 @@ import type { Family, Role } from "../shared/api/types";
 import { SlotGrid } from "../shared/font/SlotGrid";
 import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
 import { Choice } from "../shared/parts/Choice";
-import { OneFamilyChoice } from "../shared/parts/FamilyChoice";
+import { OneFamilyChoice } from "../shared/parts/RecordChoice";
 import { genericWords, roleWords, words } from "./words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };

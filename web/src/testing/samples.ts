@@ -255,6 +255,7 @@ export function overview(change: Partial<IntakeOverview> = {}): IntakeOverview {
     nothingNew: 0,
     verdicts: [{ verdict: "NEW_FAMILY", files: 1, included: 1 }],
     openLicenses: [],
+    wanted: [],
     ...change,
   };
 }

@@ -30,6 +30,7 @@ export type Accepted = Schemas["Accepted"];
 export type IntakeFamily = Schemas["Group"];
 export type Arrival = Schemas["Arrival"];
 export type IntakeOverview = Schemas["Overview"];
+export type WantedFile = Schemas["WantedFile"];
 export type DuplicateGroup = Schemas["DuplicateGroup"];
 export type Correction = Schemas["Correction"];
 export type Pack = Schemas["PackView"];

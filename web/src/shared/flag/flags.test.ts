@@ -55,7 +55,7 @@ describe("flags", () => {
   });
 
   it("leads to where each action is done", () => {
-    const flag = { licenseId: "l", familyId: "f", domain: "a.example" } as Flag;
+    const flag = { id: "flag1", licenseId: "l", familyId: "f", domain: "a.example" } as Flag;
     const way = (action: Flag["action"], change = {}) => wayOf({ ...flag, action, ...change })[1];
     expect(way("RECORD_LICENSE")).toBe("/licenses/new?family=f");
     expect(way("PERMIT_DOMAIN")).toBe("/licenses/l?domain=a.example#domains");
@@ -64,7 +64,7 @@ describe("flags", () => {
     expect(way("RENEW_LICENSE")).toBe("/licenses/l#dates");
     expect(way("ATTACH_AGREEMENT")).toBe("/licenses/l#agreement");
     expect(way("SETTLE_DUPLICATE")).toBe("/families/duplicates");
-    expect(way("ADD_FILES")).toBe("/intake?for=f");
+    expect(way("ADD_FILES")).toBe("/intake?flag=flag1");
     expect(way("EDIT_LICENSE")).toBe("/licenses/l");
   });
 });

@@ -154,7 +154,7 @@ export function wayOf(flag: Flag): [string, string] {
         ? ["Ask the vendor", `${license}#ask`]
         : ["See the file", `/families/${flag.familyId}/facts`];
     case "ADD_FILES":
-      return ["Add the files", `/intake?for=${flag.familyId}`];
+      return ["Add the files", `/intake?flag=${flag.id}`];
     case "SETTLE_DUPLICATE":
       return ["Choose which to keep", "/families/duplicates"];
     default:

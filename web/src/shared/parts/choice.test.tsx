@@ -7,7 +7,7 @@ import { Providers } from "../../Providers";
 import { network } from "../../testing/network";
 import { family } from "../../testing/samples";
 import { Choice, type Option } from "./Choice";
-import { FamilyChoice, OneFamilyChoice, type NamedFamily } from "./FamilyChoice";
+import { FamilyChoice, OneFamilyChoice, type NamedRecord } from "./RecordChoice";
 
 const sizes: Option<"s" | "m">[] = [
   ["s", "small"],
@@ -51,7 +51,7 @@ describe("a choice of families", () => {
   it("finds them by some letters, several of them, and asks nothing before it is opened", async () => {
     const asked = held("Ostrel", "Osier", "Marl");
     function Several() {
-      const [chosen, setChosen] = useState<NamedFamily[]>([]);
+      const [chosen, setChosen] = useState<NamedRecord[]>([]);
       return <FamilyChoice label="Covers" chosen={chosen} onChange={setChosen} />;
     }
     render(

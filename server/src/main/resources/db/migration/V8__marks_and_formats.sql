@@ -6,3 +6,5 @@ alter table face_file add column mark_source varchar(200) default '' not null;
 alter table face_file add column mark_text varchar(500) default '' not null;
 -- What is held twice is settled in one place.
 update flag set action = 'SETTLE_DUPLICATE' where action = 'REMOVE_FILE';
+-- The flag that a drop is to answer.
+alter table intake add column flag_id varchar(20);

@@ -1,5 +1,7 @@
 package app.unciala.core.face;
 
+import java.util.Arrays;
+
 /**
  * The place of a face in its family. Weight is 1 to 1000, width a percentage of the normal width (50 to 200), both as
  * in CSS; a variable face fills a range of slots.
@@ -39,6 +41,28 @@ public record Slot(Range weight, Range width, Slope slope) {
     /** A short stable form for identities and URLs, such as {@code 700-100-italic}. */
     public String key() {
         return (weight + "-" + width + "-" + slope.key()).replace('–', '_');
+    }
+
+    /**
+     * The slot that a key stands for.
+     *
+     * @throws IllegalArgumentException if it is no key
+     */
+    public static Slot ofKey(String key) {
+        String[] parts = key.split("-");
+        if (parts.length != 3) {
+            throw new IllegalArgumentException(key + " is no key of a slot");
+        }
+        Slope slope = Arrays.stream(Slope.values())
+                .filter(known -> known.key().equals(parts[2]))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(key + " has no slope"));
+        return new Slot(range(parts[0]), range(parts[1]), slope);
+    }
+
+    private static Range range(String text) {
+        String[] ends = text.split("_");
+        return new Range(Double.parseDouble(ends[0]), Double.parseDouble(ends[ends.length - 1]));
     }
 
     /** The slot in words, such as {@code Bold Italic} or {@code Light to Black}. */

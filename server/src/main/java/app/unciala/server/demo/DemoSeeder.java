@@ -196,12 +196,12 @@ class DemoSeeder {
                 intakes.correct(id, row.id(), Correction.include());
             }
         }
-        acceptance.accept(id, Set.of());
+        acceptance.accept(id, Set.of(), null);
     }
 
     private String open(String name, Map<String, byte[]> files) {
         byte[] archive = zip(files);
-        String id = intakes.open(List.of(new Upload(name, () -> new ByteArrayInputStream(archive))));
+        String id = intakes.open(List.of(new Upload(name, () -> new ByteArrayInputStream(archive))), null);
         long deadline = System.currentTimeMillis() + PATIENCE_MILLIS;
         while (intakes.get(id, null, 1).state() == IntakeState.READING) {
             if (System.currentTimeMillis() > deadline) {

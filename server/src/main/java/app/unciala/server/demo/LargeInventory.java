@@ -159,7 +159,7 @@ class LargeInventory implements ApplicationRunner {
         }
         System.out.println(SITES + " sites");
         byte[] archive = intake();
-        intakes.open(List.of(new Upload("Five thousand.zip", () -> new ByteArrayInputStream(archive))));
+        intakes.open(List.of(new Upload("Five thousand.zip", () -> new ByteArrayInputStream(archive))), null);
     }
 
     private List<String> addFamilies(int from, int to) {

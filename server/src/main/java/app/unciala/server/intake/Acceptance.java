@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -40,6 +41,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class Acceptance {
     static final String ACCEPTED = "intake accepted";
+    /** Between the ids of a license and of a family that it covers since, in a reversal. */
+    private static final String COVERS = " covers ";
 
     private final IntakeRepository intakes;
     private final IntakeItemRepository items;
@@ -86,8 +89,9 @@ public class Acceptance {
      * that accept at once, the first does, and the others are told so.
      *
      * @param openLicenses the SPDX identifiers of the licenses to record, each for all families that came under it
+     * @param licenseId the recorded license under which the other families stand; null leaves that to be recorded
      */
-    public Accepted accept(String id, Set<String> openLicenses) {
+    public Accepted accept(String id, Set<String> openLicenses, @Nullable String licenseId) {
         for (String spdx : openLicenses) {
             if (OpenLicense.ofSpdx(spdx).isEmpty()) {
                 throw Fault.invalid("openLicenses", "“" + spdx + "” is no open license that is known here.");
@@ -96,7 +100,7 @@ public class Acceptance {
         store(id);
         return Objects.requireNonNull(transaction.execute(status -> {
             changes.begin();
-            return accepted(id, openLicenses);
+            return accepted(id, openLicenses, licenseId);
         }));
     }
 
@@ -122,7 +126,7 @@ public class Acceptance {
         }
     }
 
-    private Accepted accepted(String id, Set<String> openLicenses) {
+    private Accepted accepted(String id, Set<String> openLicenses, @Nullable String licenseId) {
         judgement.refresh(find(id));
         find(id).mustBeInReview();
         List<IntakeItemEntity> included = items.findByIntakeIdAndGoesInTrueOrderByPosition(id);
@@ -150,12 +154,16 @@ public class Acceptance {
         }
         items.saveAll(included);
         List<String> recorded = record(id, openLicenses, included, added);
+        List<String> toTakeBack = new ArrayList<>(List.of(id));
+        toTakeBack.addAll(recorded);
+        if (licenseId != null) {
+            List<String> covered = licenses.cover(licenseId, withoutLicense(openLicenses, included, added));
+            covered.forEach(family -> toTakeBack.add(licenseId + COVERS + family));
+        }
         IntakeEntity intake = find(id);
         intake.move(IntakeState.ACCEPTED, clock.instant());
         intakes.saveAndFlush(intake);
         String uploads = String.join(", ", intake.uploads());
-        List<String> toTakeBack = new ArrayList<>(List.of(id));
-        toTakeBack.addAll(recorded);
         String entry = history.record(Deed.of(
                         "intake",
                         id,
@@ -164,6 +172,18 @@ public class Acceptance {
                 .undoneBy(new Reversal(ACCEPTED, toTakeBack)));
         return new Accepted(
                 included.size(), added.stream().map(Added::familyId).distinct().toList(), recorded, entry);
+    }
+
+    /** The families of which some file came under none of the open licenses that are recorded. */
+    private static Set<String> withoutLicense(
+            Set<String> openLicenses, List<IntakeItemEntity> included, List<Added> added) {
+        Set<String> families = new LinkedHashSet<>();
+        for (int i = 0; i < included.size(); i++) {
+            if (!openLicenses.contains(included.get(i).openLicense())) {
+                families.add(added.get(i).familyId());
+            }
+        }
+        return families;
     }
 
     /** Records one license for each of the open licenses that were asked for, with its text as proof where one came along. */
@@ -218,9 +238,16 @@ public class Acceptance {
                 "SPDX " + license.spdx());
     }
 
-    /** Takes back what went in, and the licenses recorded with it. */
-    void takeBack(String id, List<String> licenseIds) {
-        licenseIds.forEach(licenses::takeBack);
+    /** Takes back what went in, the licenses recorded with it, and what one that was there covers since. */
+    void takeBack(String id, List<String> licensed) {
+        for (String text : licensed) {
+            int covers = text.indexOf(COVERS);
+            if (covers < 0) {
+                licenses.takeBack(text);
+            } else {
+                licenses.uncover(text.substring(0, covers), text.substring(covers + COVERS.length()));
+            }
+        }
         List<IntakeItemEntity> in = items.findByIntakeIdAndGoesInTrueOrderByPosition(id);
         incoming.takeBack(in.stream()
                 .map(IntakeItemEntity::faceFileId)

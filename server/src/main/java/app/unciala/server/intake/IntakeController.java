@@ -15,6 +15,7 @@ import app.unciala.server.intake.IntakeService.Text;
 import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.listing.Page;
 import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -61,10 +62,15 @@ class IntakeController {
     /** How many files were corrected. */
     record Corrected(int files) {}
 
-    /** The open licenses to record with what goes in, by their SPDX identifiers. */
+    /**
+     * The open licenses to record with what goes in, by their SPDX identifiers, and the recorded license under which the
+     * other families stand, if there is one.
+     */
     record Acceptances(
             @Size(max = 20, message = "At most 20 licenses are recorded at once.")
-            List<@NotNull(message = "A license is an SPDX identifier.") String> openLicenses) {
+            List<@NotNull(message = "A license is an SPDX identifier.") String> openLicenses,
+
+            @Schema(types = {"string", "null"}) @Nullable String license) {
         Acceptances {
             openLicenses = openLicenses == null ? List.of() : openLicenses;
         }
@@ -77,11 +83,11 @@ class IntakeController {
 
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Opened open(@RequestPart List<MultipartFile> files) {
+    Opened open(@RequestPart List<MultipartFile> files, @RequestParam(required = false) @Nullable String flag) {
         List<Upload> uploads = files.stream()
                 .map(file -> new Upload(Uploads.name(file, "file"), file::getInputStream))
                 .toList();
-        return new Opened(intakes.open(uploads));
+        return new Opened(intakes.open(uploads, flag));
     }
 
     @GetMapping
@@ -172,7 +178,9 @@ class IntakeController {
 
     @PostMapping("/{id}/accept")
     Accepted accept(@PathVariable String id, @Valid @RequestBody(required = false) @Nullable Acceptances asked) {
-        return acceptance.accept(id, asked == null ? Set.of() : new LinkedHashSet<>(asked.openLicenses()));
+        return asked == null
+                ? acceptance.accept(id, Set.of(), null)
+                : acceptance.accept(id, new LinkedHashSet<>(asked.openLicenses()), asked.license());
     }
 
     @DeleteMapping("/{id}")

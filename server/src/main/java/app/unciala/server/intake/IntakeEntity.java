@@ -11,6 +11,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -43,11 +44,20 @@ class IntakeEntity {
     private int files;
     private long judgedAt = -1;
     private @Nullable Instant closedAt;
+    private @Nullable String flagId;
 
     protected IntakeEntity() {}
 
-    IntakeEntity(String id, Instant createdAt, String createdBy, List<String> uploads, long totalBytes) {
+    /** {@code flagId} is the flag that the drop is to answer, if it is to answer one. */
+    IntakeEntity(
+            String id,
+            Instant createdAt,
+            String createdBy,
+            List<String> uploads,
+            long totalBytes,
+            @Nullable String flagId) {
         this.id = id;
+        this.flagId = flagId;
         this.createdAt = createdAt;
         this.createdBy = createdBy;
         this.uploads = uploads;
@@ -99,6 +109,10 @@ class IntakeEntity {
 
     IntakeState state() {
         return state;
+    }
+
+    Optional<String> flagId() {
+        return Optional.ofNullable(flagId);
     }
 
     int attempts() {

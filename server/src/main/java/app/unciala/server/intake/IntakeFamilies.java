@@ -1,10 +1,12 @@
 package app.unciala.server.intake;
 
+import app.unciala.core.face.Slot;
 import app.unciala.core.license.OpenLicense;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.family.FamilyService.SiteName;
+import app.unciala.server.flag.FlagService.FlagView;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.listing.Cursor;
@@ -64,8 +66,25 @@ class IntakeFamilies {
     /** An open license under which files that go in came: how many families, and the text that came along, if one did. */
     record Offer(String spdx, String title, int families, String text) {}
 
-    /** What an intake comes to: how many families stand where, its verdicts, and the open licenses to record with it. */
-    record Overview(int decide, int plain, int nothingNew, List<VerdictCount> verdicts, List<Offer> openLicenses) {}
+    /**
+     * The flag that the drop is to answer: whether the file that it lacks arrives, and whether that goes in.
+     *
+     * @param siteId the site that lacks it, or empty
+     */
+    @Schema(name = "WantedFile")
+    record Wanted(String flagId, String title, String siteId, String familyId, boolean arrives, boolean goesIn) {}
+
+    /**
+     * What an intake comes to: how many families stand where, its verdicts, the open licenses to record with it, and what
+     * it is to answer, which is one flag or none.
+     */
+    record Overview(
+            int decide,
+            int plain,
+            int nothingNew,
+            List<VerdictCount> verdicts,
+            List<Offer> openLicenses,
+            List<Wanted> wanted) {}
 
     /** The fonts of one family in an intake, with what is held of it. */
     record Group(
@@ -138,7 +157,8 @@ class IntakeFamilies {
         }
     }
 
-    Overview overview(String intakeId) {
+    /** {@code flag} is the flag that the drop is to answer. */
+    Overview overview(String intakeId, Optional<FlagView> flag) {
         List<Row> rows = items.rows(intakeId);
         Map<Standing, Long> standings = rows.stream().collect(Collectors.groupingBy(Row::key)).values().stream()
                 .collect(Collectors.groupingBy(IntakeFamilies::standing, Collectors.counting()));
@@ -165,7 +185,25 @@ class IntakeFamilies {
                                         license.title(),
                                         entry.getValue().size(),
                                         texts.getOrDefault(license.spdx(), ""))))
-                        .toList());
+                        .toList(),
+                flag.map(asked -> wanted(intakeId, asked)).stream().toList());
+    }
+
+    /** A flag about a face is answered by a file that stands for its slot, another by any file of its family. */
+    private Wanted wanted(String intakeId, FlagView flag) {
+        List<IntakeItemEntity> arriving = items
+                .findByIntakeIdAndFamilyKeyInOrderByPosition(intakeId, List.of(Texts.familyKey(flag.familyName())))
+                .stream()
+                .filter(item -> item.kind() == ReadFile.Kind.FONT)
+                .filter(item -> flag.slot().isEmpty() || item.slot().standsFor(Slot.ofKey(flag.slot())))
+                .toList();
+        return new Wanted(
+                flag.id(),
+                flag.title(),
+                flag.siteId(),
+                flag.familyId(),
+                !arriving.isEmpty(),
+                arriving.stream().anyMatch(IntakeItemEntity::goesIn));
     }
 
     private static Standing standing(List<Row> rows) {

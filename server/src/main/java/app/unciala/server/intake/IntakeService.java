@@ -4,6 +4,7 @@ import app.unciala.core.face.Classification;
 import app.unciala.core.face.Evidence;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.FlagService;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
@@ -63,6 +64,7 @@ public class IntakeService implements Reverser {
     private final Judgement judgement;
     private final OneTimeTask<Void> readIntake;
     private final Jobs jobs;
+    private final FlagService flags;
     private final HistoryService history;
     private final Actor actor;
     private final Changes changes;
@@ -81,6 +83,7 @@ public class IntakeService implements Reverser {
             Judgement judgement,
             OneTimeTask<Void> readIntake,
             Jobs jobs,
+            FlagService flags,
             HistoryService history,
             Actor actor,
             Changes changes,
@@ -97,6 +100,7 @@ public class IntakeService implements Reverser {
         this.judgement = judgement;
         this.readIntake = readIntake;
         this.jobs = jobs;
+        this.flags = flags;
         this.history = history;
         this.actor = actor;
         this.changes = changes;
@@ -180,9 +184,17 @@ public class IntakeService implements Reverser {
         }
     }
 
-    public String open(List<Upload> uploads) {
+    /**
+     * Puts down what was dropped, and has it read.
+     *
+     * @param flagId the flag that the drop is to answer, if any
+     */
+    public String open(List<Upload> uploads, @Nullable String flagId) {
         if (uploads.isEmpty()) {
             throw Fault.invalid("files", "Drop at least one file.");
+        }
+        if (flagId != null) {
+            flags.get(flagId);
         }
         String id = Ids.next();
         long total = 0;
@@ -195,7 +207,7 @@ public class IntakeService implements Reverser {
         }
         List<String> names =
                 uploads.stream().map(upload -> Texts.cut(upload.name(), 1000)).toList();
-        IntakeEntity intake = new IntakeEntity(id, clock.instant(), actor.name(), names, total);
+        IntakeEntity intake = new IntakeEntity(id, clock.instant(), actor.name(), names, total, flagId);
         transaction.executeWithoutResult(status -> intakes.save(intake));
         jobs.soon(readIntake, id);
         return id;
@@ -248,7 +260,7 @@ public class IntakeService implements Reverser {
     @Transactional
     public Overview overview(String id) {
         judgement.refresh(find(id));
-        return groups.overview(id);
+        return groups.overview(id, find(id).flagId().map(flags::get));
     }
 
     /** The files of one family of an intake, in the order in which they were found. */

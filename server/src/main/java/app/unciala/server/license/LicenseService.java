@@ -345,6 +345,34 @@ public class LicenseService implements Reverser {
         return toRecord(license);
     }
 
+    /** Lets a license cover families as a whole; gives those that it did not cover before. */
+    @Transactional
+    public List<String> cover(String id, Collection<String> familyIds) {
+        Recorded license = get(id);
+        List<String> added = familyIds.stream()
+                .filter(family -> !license.familyNames().containsKey(family))
+                .toList();
+        if (!added.isEmpty()) {
+            List<Covered> covers = new ArrayList<>(license.terms().covers());
+            added.forEach(family -> covers.add(new Covered(family, List.of())));
+            update(id, license.version(), license.terms().covering(covers));
+        }
+        return added;
+    }
+
+    /** Takes back that a license covers a family; nothing happens if it was deleted, or covers it no more. */
+    @Transactional
+    public void uncover(String id, String familyId) {
+        licenses.findById(id)
+                .filter(license -> license.familyIds().contains(familyId))
+                .ifPresent(license -> {
+                    List<Covered> covers = license.terms().covers().stream()
+                            .filter(covered -> !covered.familyId().equals(familyId))
+                            .toList();
+                    update(id, license.version(), license.terms().covering(covers));
+                });
+    }
+
     /** The ids of the sites that stand on a license: they ask for a family it covers. */
     @Transactional(readOnly = true)
     public Set<String> sitesOn(String id) {
