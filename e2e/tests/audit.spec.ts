@@ -21,8 +21,8 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.waitForLoadState("networkidle");
       await audit(page);
     }
-    for (const [list, name] of records) {
-      await openRecord(page, list, name);
+    for (const [list, name, leaf] of records) {
+      await openRecord(page, list, name, leaf);
       await page.waitForLoadState("networkidle");
       await audit(page);
     }

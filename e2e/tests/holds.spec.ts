@@ -26,8 +26,8 @@ for (const [width, height, what] of [
       await fits(page);
       await audit(page);
     }
-    for (const [list, name] of records) {
-      await openRecord(page, list, name);
+    for (const [list, name, leaf] of records) {
+      await openRecord(page, list, name, leaf);
       await fits(page);
       await audit(page);
     }

@@ -56,29 +56,60 @@ test("a specimen is set in the stored file, wider than in the fallback", async (
 });
 
 test("a file in use stays, and says who uses it", async ({ page }) => {
-  await page.goto("/families");
-  await page.getByRole("main").getByRole("link", { name: "Tillet Mono", exact: true }).click();
+  await openRecord(page, "/families", "Tillet Mono", "Files");
   await page.getByRole("button", { name: "Remove TilletMono-Regular.ttf" }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
   await expect(page.getByRole("alert")).toContainText("Opal Street Books asks for");
   await expect(page.getByRole("link", { name: "TilletMono-Regular.ttf", exact: true })).toBeVisible();
 });
 
-test("removing one of two equal files solves the duplicate", async ({ page }) => {
-  await page.goto("/flags?group=DUPLICATE");
-  const twice = page.locator(".home-row", { hasText: "Penmarrow Regular is recorded twice" });
-  await twice.getByRole("link", { name: "Choose which to keep" }).click();
+test("one of two equal files is removed, taken back, and retired as a duplicate", async ({ page }) => {
+  await openRecord(page, "/families", "Penmarrow", "Files");
+  const twice = page.getByRole("group", { name: "Duplicate: Penmarrow Regular is recorded twice" });
+  await expect(twice).toBeVisible();
   await page.getByRole("button", { name: "Remove body-font.ttf" }).click();
   await expect(page.getByRole("dialog")).toContainText("Regular stays held in another file.");
   await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
   await expect(page.getByText("Removed body-font.ttf.")).toBeVisible();
+  await expect(twice).toBeHidden();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await twice.getByRole("link", { name: "Choose which to keep" }).click();
+  const group = page.locator(".line", { hasText: "Penmarrow Regular: one drawing in 2 files" });
+  await group.getByRole("button", { name: "Keep this, retire the others" }).click();
+  await expect(page.getByText("Retired 1 file.")).toBeVisible();
+  await expect(group).toBeHidden();
   await page.getByRole("navigation", { name: "Apart" }).getByRole("link", { name: "History" }).click();
-  await expect(
-    page
-      .getByRole("listitem")
-      .filter({ hasText: /Removed .*body-font\.ttf/ })
-      .first(),
-  ).toBeVisible();
+  await expect(page.getByText(/^Kept .* and retired 1 duplicate/).first()).toBeVisible();
+});
+
+test("a family is compared, its faces move, and all characters are shown", async ({ page }) => {
+  await openRecord(page, "/families", "Penmarrow", "Files");
+  await page.getByText("Bold TTF WOFF2").first().click();
+  await page.getByRole("link", { name: "Compare Penmarrow-Bold.ttf" }).click();
+  await page.getByRole("combobox", { name: "Second file" }).click();
+  await page.getByRole("option", { name: "Regular: Penmarrow-Regular.ttf, TTF" }).click();
+  await expect(page.getByText(/^Alike to \d+ %: \d+ characters drawn otherwise/)).toBeVisible();
+  const overlay = page.getByRole("img", { name: /^i, alike to/ });
+  await expect(overlay.locator("path")).toHaveCount(2);
+  const box = await overlay.locator("path").first().boundingBox();
+  expect(box!.height).toBeGreaterThan(15);
+  await page.getByRole("main").getByRole("link", { name: "Penmarrow", exact: true }).click();
+  await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Faces" }).click();
+  await page.getByRole("button", { name: "Characters" }).click();
+  await expect(page.getByTitle("U+0041")).toHaveText("A");
+  await openRecord(page, "/families", "Fenwick Grotesk", "Files");
+  const face = page.locator("details.face-files").first();
+  if (!(await face.evaluate((node) => (node as HTMLDetailsElement).open))) {
+    await face.locator("summary").click();
+  }
+  await face.getByRole("button", { name: /^Move / }).click();
+  const dialog = page.getByRole("dialog", { name: /^Move Fenwick Grotesk/ });
+  await dialog.getByLabel("Weight").fill("950");
+  await dialog.getByRole("button", { name: "Move" }).click();
+  await expect(page.getByText(/^Moved \d+ files?\.$/)).toBeVisible();
+  await expect(page.getByText(/ExtraBlack|Extra Black|950/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText(/ExtraBlack|Extra Black|950/)).toHaveCount(0);
 });
 
 test("what a license does not state becomes a letter to the vendor", async ({ page }) => {

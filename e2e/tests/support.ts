@@ -18,19 +18,28 @@ export const places = [
   "/people",
   "/settings",
 ];
-export const records = [
+/** The list, the record, and the leaf of it. */
+export const records: [list: string, name: string, leaf?: string][] = [
   ["/families", "Ostrel"],
+  ["/families", "Penmarrow", "Files"],
+  ["/families", "Penmarrow", "Use"],
+  ["/families", "Penmarrow", "Facts"],
   ["/sites", "Fernway"],
   ["/licenses", "Penmarrow web license"],
   ["/intake", "Brantle 3.zip"],
-] as const;
+];
 
-export async function openRecord(page: Page, list: string, name: string) {
+export async function openRecord(page: Page, list: string, name: string, leaf?: string) {
   await page.goto(list);
   // The rows of a list find their heights as fonts and flags come in.
   await page.waitForLoadState("networkidle");
   await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
   await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+  if (leaf) {
+    const to = page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: leaf });
+    await to.click();
+    await expect(to).toHaveAttribute("aria-current", "page");
+  }
 }
 
 export async function signIn(page: Page, name = "demo") {

@@ -101,26 +101,20 @@ function Content({ family, leaf, notes, flags }: ContentProps) {
   switch (leaf) {
     case "faces":
       return (
-        <>
-          <Line notes={notes}>
-            <p className="answer">{standing(family, flags)}</p>
-            <h2 className="section">
-              {words.faces} <small>{words.facesHelp}</small>
-            </h2>
-            <SlotGrid
-              files={family.files}
-              asks={family.asks}
-              unlicensed={flags.some((flag) => flag.kind === "NO_LICENSE")}
-              picked={(slot) => slot.key === face.key}
-              onPick={(cell) => cell.files.length > 0 && face.choose(cell.slot.key)}
-            />
-          </Line>
-          {face.file && (
-            <Line>
-              <Specimen key={face.file.sha256} file={face.file} family={family} />
-            </Line>
-          )}
-        </>
+        <Line notes={notes}>
+          <p className="answer">{standing(family, flags)}</p>
+          <h2 className="section">
+            {words.faces} <small>{words.facesHelp}</small>
+          </h2>
+          <SlotGrid
+            files={family.files}
+            asks={family.asks}
+            unlicensed={flags.some((flag) => flag.kind === "NO_LICENSE")}
+            picked={(slot) => slot.key === face.key}
+            onPick={(cell) => cell.files.length > 0 && face.choose(cell.slot.key)}
+          />
+          {face.file && <Specimen key={face.file.sha256} file={face.file} family={family} />}
+        </Line>
       );
     case "files":
       return (

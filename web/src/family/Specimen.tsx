@@ -5,7 +5,14 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState, type CSSProperties } from "react";
 import { useGet } from "../shared/api/queries";
 import type { Family, FileDetails, HeldFile } from "../shared/api/types";
-import { axisName, featureSettings, switchable, variationSettings } from "../shared/font/features";
+import {
+  axisName,
+  featureSettings,
+  isNumbered,
+  switchable,
+  variationSettings,
+  type Feature,
+} from "../shared/font/features";
 import { hasLatin } from "../shared/font/sample";
 import { shownFile } from "../shared/font/slots";
 import { inFont, useStoredFont } from "../shared/font/storedFont";
@@ -31,8 +38,8 @@ export function Specimen({ file, family }: { file: HeldFile; family: Family }) {
   const [view, setView] = useState<View>("paragraph");
   const [own, setOwn] = useState("");
   const [size, setSize] = useState(19);
-  const [switched, setSwitched] = useState<Record<string, boolean>>({});
-  const [at, setAt] = useState<Record<string, number>>({});
+  const [switched, setSwitched] = useState<Switched>({});
+  const [at, setAt] = useState<Places>({});
   const features = switchable(details?.features ?? []);
   const letters = [...file.sample].join(" ");
   const text = (usual: string) => own || (hasLatin(file.sample) ? usual : letters);
@@ -86,23 +93,7 @@ export function Specimen({ file, family }: { file: HeldFile; family: Family }) {
       {details && view !== "characters" && (
         <>
           <Axes details={details} at={at} onChange={setAt} />
-          {features.length > 0 && (
-            <ToggleButtonGroup
-              className="features"
-              size="small"
-              aria-label={words.features}
-              value={features.filter(({ tag, on }) => switched[tag] ?? on).map(({ tag }) => tag)}
-              onChange={(_, chosen: string[]) =>
-                setSwitched(Object.fromEntries(features.map(({ tag }) => [tag, chosen.includes(tag)])))
-              }
-            >
-              {features.map(({ tag, name }) => (
-                <ToggleButton key={tag} value={tag} title={tag}>
-                  {name}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
-          )}
+          <Features features={features} switched={switched} onChange={setSwitched} />
         </>
       )}
       {font.state === "refused" && <p>{words.refused}</p>}
@@ -136,6 +127,52 @@ export function Specimen({ file, family }: { file: HeldFile; family: Family }) {
   );
 }
 
+type Switched = Record<string, boolean>;
+
+/** Features to switch; the many that a foundry numbers itself are folded. */
+function Features(props: {
+  features: Feature[];
+  switched: Switched;
+  onChange: (switched: Switched) => void;
+}) {
+  const { features, switched, onChange } = props;
+  const numbered = features.filter(({ tag }) => isNumbered(tag));
+  const buttons = (some: Feature[], label: string) => (
+    <ToggleButtonGroup
+      className="features"
+      size="small"
+      aria-label={label}
+      value={some.filter(({ tag, on }) => switched[tag] ?? on).map(({ tag }) => tag)}
+      onChange={(_, chosen: string[]) =>
+        onChange({ ...switched, ...Object.fromEntries(some.map(({ tag }) => [tag, chosen.includes(tag)])) })
+      }
+    >
+      {some.map(({ tag, name }) => (
+        <ToggleButton key={tag} value={tag} title={tag}>
+          {name}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  );
+  return (
+    <>
+      {numbered.length < features.length &&
+        buttons(
+          features.filter(({ tag }) => !isNumbered(tag)),
+          words.features,
+        )}
+      {numbered.length > 0 && (
+        <details>
+          <summary>
+            {words.numbered} <span className="quiet">{numbered.length}</span>
+          </summary>
+          {buttons(numbered, words.numbered)}
+        </details>
+      )}
+    </>
+  );
+}
+
 type Places = Record<string, number>;
 
 /** The axes of a variable font to move along, and its named instances to go to. */
@@ -146,6 +183,7 @@ function Axes(props: { details: FileDetails; at: Places; onChange: (at: Places) 
       {instances.length > 0 && (
         <Choice
           label={words.instance}
+          width={170}
           value={instances.find((one) => axes.every(({ tag }) => props.at[tag] === one.at[tag]))?.name ?? ""}
           options={[["", words.noInstance], ...instances.map(({ name }) => [name, name] as const)]}
           onChange={(name) => props.onChange(instances.find((one) => one.name === name)?.at ?? {})}

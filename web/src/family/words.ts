@@ -81,6 +81,7 @@ export const words = {
   },
   view: "View",
   features: "Features",
+  numbered: "Stylistic sets and character variants",
   instance: "Named instance",
   noInstance: "none",
   headingIn: "Heading in",

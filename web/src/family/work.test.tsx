@@ -8,6 +8,13 @@ import { open } from "../testing/render";
 import { details, family, file, flag } from "../testing/samples";
 import { counterpart, whatASwapChanges } from "./compare";
 import { charactersIn, languagesIn, linesIn, permissionsIn } from "./facts";
+import {
+  featureName,
+  featureSettings,
+  isNumbered,
+  switchable,
+  variationSettings,
+} from "../shared/font/features";
 import { offer } from "./formats";
 import { leafOf, standing } from "./leaves";
 
@@ -303,6 +310,27 @@ describe("moving, splitting and merging", () => {
   });
 });
 
+describe("features and axes", () => {
+  it("are named as OpenType registers them, and set only where they differ from what browsers do", () => {
+    expect(["smcp", "ss03", "cv11", "XXXX"].map(featureName)).toEqual([
+      "Small capitals",
+      "Stylistic set 3",
+      "Character variant 11",
+      "XXXX",
+    ]);
+    expect(isNumbered("ss03") && isNumbered("cv11") && !isNumbered("subs")).toBe(true);
+    const known = switchable(["ccmp", "kern", "onum"]);
+    expect(known.map(({ tag, on }) => [tag, on])).toEqual([
+      ["kern", true],
+      ["onum", false],
+    ]);
+    expect(featureSettings(known, { kern: true, onum: false })).toBe("normal");
+    expect(featureSettings(known, { kern: false, onum: true })).toBe('"kern" 0, "onum" 1');
+    expect(variationSettings({})).toBe("normal");
+    expect(variationSettings({ wght: 350.5, opsz: 12 })).toBe('"wght" 350.5, "opsz" 12');
+  });
+});
+
 describe("the specimen", () => {
   it("switches features, moves along axes, and shows all characters", async () => {
     recorded(family({ files: [file(), bold] }));
@@ -320,7 +348,8 @@ describe("the specimen", () => {
     );
     const { user } = await open("/families/f1", "Ostrel");
     const features = await screen.findByRole("group", { name: "Features" });
-    expect(within(features).getAllByRole("button")).toHaveLength(3);
+    expect(within(features).getAllByRole("button")).toHaveLength(2);
+    expect(screen.getByText("Stylistic sets and character variants")).toBeInTheDocument();
     expect(within(features).getByRole("button", { name: "Kerning" })).toHaveAttribute("aria-pressed", "true");
     const set = screen.getByText("The morning ferry leaves at seven").parentElement as HTMLElement;
     await user.click(within(features).getByRole("button", { name: "Small capitals" }));

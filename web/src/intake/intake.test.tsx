@@ -320,7 +320,10 @@ describe("an intake", () => {
     await user.click(tick);
     await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
     expect(await screen.findByText("1 file went in, 1 license recorded.")).toBeInTheDocument();
-    expect(asked).toEqual([{ openLicenses: [], license: null }, { openLicenses: [spdx], license: null }]);
+    expect(asked).toEqual([
+      { openLicenses: [], license: null },
+      { openLicenses: [spdx], license: null },
+    ]);
   });
 
   it("shows the texts that came along, and what they warn of", async () => {

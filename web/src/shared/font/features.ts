@@ -40,6 +40,11 @@ export function featureName(tag: string): string {
   return names[tag] ?? tag;
 }
 
+/** Whether it is one of the many that a foundry numbers and means what it likes by: stylistic sets, character variants. */
+export function isNumbered(tag: string): boolean {
+  return /^(ss|cv)\d\d$/.test(tag);
+}
+
 /** The features of a font that can be switched, with whether browsers have them on. */
 export function switchable(tags: string[]): Feature[] {
   return tags
