@@ -9,6 +9,8 @@ const views = [
   ["intake", "/intake", "Brantle 3.zip"],
   ["families", "/families"],
   ["family", "/families", "Ostrel"],
+  ["facts", "/families", "Penmarrow", "Facts"],
+  ["compare", "/families", "Penmarrow", "Files"],
   ["duplicates", "/families/duplicates"],
   ["licenses", "/licenses"],
   ["license", "/licenses", "Penmarrow web license"],
@@ -36,10 +38,20 @@ async function take(colorScheme, wanted, suffix = "") {
   await page.getByLabel("Password").fill("unciala-demo");
   await page.getByRole("button", { name: "Sign in" }).click();
   await page.getByRole("navigation", { name: "Places" }).waitFor();
-  for (const [picture, list, name] of wanted) {
+  for (const [picture, list, name, leaf] of wanted) {
     await page.goto(url + list);
     if (name) {
       await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
+    }
+    if (leaf) {
+      await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: leaf }).click();
+    }
+    if (picture === "compare") {
+      await page.getByText("Bold TTF WOFF2").first().click();
+      await page.getByRole("link", { name: "Compare Penmarrow-Bold.ttf" }).click();
+      await page.getByRole("combobox", { name: "Second file" }).click();
+      await page.getByRole("option", { name: "Regular: Penmarrow-Regular.ttf, TTF" }).click();
+      await page.getByRole("img", { name: /alike to/ }).first().waitFor();
     }
     await page.waitForLoadState("networkidle");
     await page.waitForTimeout(500);

@@ -90,20 +90,22 @@ function FactsOf({ facts }: { facts: FileDetails }) {
       <Fact name="Line height" says={linesIn(facts)}>
         <details>
           <summary>Vertical metrics as the file has them</summary>
-          <table className="sheet">
-            <tbody>
-              {facts.metrics.map((metric) => (
-                <tr key={metric.name}>
-                  <th scope="row">{metric.name}</th>
-                  <td className="number">{number(metric.value)}</td>
+          <div className="scrolled">
+            <table className="sheet">
+              <tbody>
+                {facts.metrics.map((metric) => (
+                  <tr key={metric.name}>
+                    <th scope="row">{metric.name}</th>
+                    <td className="number">{number(metric.value)}</td>
+                  </tr>
+                ))}
+                <tr>
+                  <th scope="row">units per em</th>
+                  <td className="number">{number(facts.unitsPerEm)}</td>
                 </tr>
-              ))}
-              <tr>
-                <th scope="row">units per em</th>
-                <td className="number">{number(facts.unitsPerEm)}</td>
-              </tr>
-            </tbody>
-          </table>
+              </tbody>
+            </table>
+          </div>
         </details>
       </Fact>
       <Fact name="License, in its own words" says={permissionsIn(facts)}>

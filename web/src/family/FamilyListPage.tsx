@@ -71,6 +71,7 @@ function Sentence({ filter, onChange }: SentenceProps) {
       <Word name="license" label={words.license} of={of} />
       <Word name="use" label={words.use} of={of} />
       <Word name="lacking" label={words.format} of={of} />
+      <Word name="language" label={words.language} of={of} />
       <Word name="variable" label={words.variable} of={of} />
       {foundries.length > 0 && (
         <Choice

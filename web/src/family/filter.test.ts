@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { filterOf, narrows, paramsOf, queryOf } from "./filter";
+import { choices, filterOf, narrows, paramsOf, queryOf } from "./filter";
 
 const of = (address: string) => filterOf(new URLSearchParams(address));
 
@@ -11,7 +11,12 @@ describe("the filter of families", () => {
       foundry: "Marl",
       use: "",
     });
-    expect(of("license=PERHAPS&classification=WEDGE&order=SIZE")).toEqual(of(""));
+    expect(of("license=PERHAPS&classification=WEDGE&order=SIZE&language=latin")).toEqual(of(""));
+    expect(queryOf(of("language=pl"), "", 30)).toEqual({ limit: 30, language: "pl" });
+    const [first, ...others] = choices.language.map(([, said]) => said);
+    expect(first).toBe("in any language");
+    expect(others).toContain("for Polish");
+    expect(others).toEqual([...others].sort((a, b) => a.localeCompare(b, "en-US")));
   });
 
   it("is written into the address as it was read", () => {

@@ -1,14 +1,26 @@
 import type { Params } from "../shared/api/queries";
 import { classificationNames, isClassification } from "../shared/font/classification";
 import type { Option } from "../shared/parts/Choice";
+import { locale } from "../shared/parts/format";
 
 type Query = NonNullable<Params<"/api/families">["query"]>;
+
+/** Languages that sites are in, as they come in the list; any other can be written into the address of the API. */
+const languages =
+  "ar bg ca cs cy da de el en es et eu fa fi fr ga he hi hr hu is it ja ko lt lv mt nb nl pl pt ro ru sk sl sq sr sv th tr uk vi zh"
+    .split(" ")
+    .sort((a, b) => languageName(a).localeCompare(languageName(b), locale));
+
+function languageName(tag: string): string {
+  return new Intl.DisplayNames([locale], { type: "language" }).of(tag) ?? tag;
+}
 
 /** Which families are listed, as it stands in the address; an empty text narrows nothing. */
 export type FamilyFilter = {
   classification: string;
   license: string;
   lacking: string;
+  language: string;
   variable: string;
   use: string;
   foundry: string;
@@ -29,6 +41,7 @@ export const choices: Record<Exclude<keyof FamilyFilter, "foundry">, Option[]> =
     ["ttf", "without a TTF"],
     ["otf", "without an OTF"],
   ],
+  language: [["", "in any language"], ...languages.map((tag): Option => [tag, `for ${languageName(tag)}`])],
   variable: [
     ["", "variable or not"],
     ["true", "variable"],
@@ -49,7 +62,16 @@ function plural([value, name]: [string, string]): Option {
   return [value, `${name} families`];
 }
 
-const names = ["classification", "license", "lacking", "variable", "use", "foundry", "order"] as const;
+const names = [
+  "classification",
+  "license",
+  "lacking",
+  "language",
+  "variable",
+  "use",
+  "foundry",
+  "order",
+] as const;
 
 /** The filter of an address; what is none of the choices narrows nothing. */
 export function filterOf(params: URLSearchParams): FamilyFilter {
@@ -78,6 +100,7 @@ export function queryOf(filter: FamilyFilter, words: string, limit: number): Que
     classification: isClassification(filter.classification) ? filter.classification : undefined,
     license: yesOrNo(filter.license),
     lacking: filter.lacking || undefined,
+    language: filter.language || undefined,
     variable: filter.variable === "" ? undefined : filter.variable === "true",
     use: yesOrNo(filter.use),
     foundry: filter.foundry || undefined,

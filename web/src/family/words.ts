@@ -13,6 +13,7 @@ export const words = {
   kind: "Kind of type",
   license: "License",
   use: "Use",
+  language: "Language",
   variable: "Variable",
   foundry: "Foundry",
   anyFoundry: "of any foundry",
@@ -162,6 +163,7 @@ export function groupInWords({ kind, members, because }: DuplicateGroup): { head
   const families = [...new Set(members.map((member) => member.family))];
   const heading = {
     TWO_NAMES: `${listed(families)}: one drawing under ${families.length} names`,
+    RENAMED_COPIES: `${listed(families)}: drawn nearly alike under ${families.length} names`,
     SAME_DRAWING: `${face}: one drawing in ${count(members.length, "file")}`,
     VERSIONS: `${face}: ${count(new Set(members.map(({ file }) => file.drawing)).size, "drawing")} for one slot`,
   }[kind];

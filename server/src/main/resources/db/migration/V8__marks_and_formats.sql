@@ -8,3 +8,8 @@ alter table face_file add column mark_text varchar(500) default '' not null;
 update flag set action = 'SETTLE_DUPLICATE' where action = 'REMOVE_FILE';
 -- The flag that a drop is to answer.
 alter table intake add column flag_id varchar(20);
+-- The tags of the languages that a file covers, each between spaces; null until it was read for them.
+alter table face_file add column languages varchar(8000);
+-- The file of another family that it is drawn as, where it went in though it was taken for a copy.
+alter table face_file add column copy_of varchar(20);
+create index face_file_copy on face_file (copy_of);

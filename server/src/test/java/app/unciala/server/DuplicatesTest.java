@@ -126,6 +126,25 @@ class DuplicatesTest {
         assertThat(formats(caller, family)).containsExactlyInAnyOrder("ttf", "woff2");
     }
 
+    @Test
+    void aRenamedCopyThatWentInAllTheSameIsAGroupWithWhatItCopies() {
+        Caller caller = SERVER.signIn();
+        String original = caller.hold("Wendlow-Regular.ttf");
+        Sfnt face = FontReader.read(Samples.font("Wendlow-Regular.ttf")).faces().get(0);
+        byte[] cut = FontWriter.write(
+                Subsetter.subset(face, SubsetPlan.ofText("ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz")),
+                FontFormat.TTF);
+        String copy = caller.hold("wend.ttf", cut, Map.of("family", "Wendish"));
+        JsonNode group = groupOf(caller, "Wendlow");
+        assertThat(group.get("kind").asString()).isEqualTo("RENAMED_COPIES");
+        assertThat(group.get("members")).hasSize(2);
+        assertThat(member(group, group.get("keep").asString()).get("familyId").asString())
+                .isEqualTo(original);
+        assertThat(settle(caller, group).status()).isEqualTo(200);
+        assertThat(caller.get("/api/families/" + copy).status()).isEqualTo(404);
+        assertThat(caller.get("/api/duplicates").text()).doesNotContain("Wendish");
+    }
+
     private static JsonNode groupOf(Caller caller, String family) {
         for (JsonNode group : caller.get("/api/duplicates").json()) {
             if (group.get("members").get(0).get("family").asString().equals(family)) {

@@ -3,8 +3,10 @@ package app.unciala.core.language;
 import com.ibm.icu.text.UnicodeSet;
 import com.ibm.icu.util.LocaleData;
 import com.ibm.icu.util.ULocale;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -47,6 +49,23 @@ public final class LanguageCoverage {
             lacking.put(tag, rest);
         });
         return lacking;
+    }
+
+    /** The tags of the languages whose characters are all there, by tag. */
+    public static List<String> covered(int[] codePoints) {
+        BitSet has = new BitSet();
+        for (int codePoint : codePoints) {
+            has.set(codePoint);
+        }
+        List<String> covered = new ArrayList<>();
+        Needs.BY_LANGUAGE.forEach((tag, needed) -> {
+            BitSet rest = (BitSet) needed.clone();
+            rest.andNot(has);
+            if (rest.isEmpty()) {
+                covered.add(tag);
+            }
+        });
+        return covered;
     }
 
     /** The name of a language in English, such as "Polish". */

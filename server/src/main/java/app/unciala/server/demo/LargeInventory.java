@@ -25,9 +25,9 @@ import app.unciala.server.intake.IntakeService;
 import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.SlotView;
+import app.unciala.server.license.Covered;
+import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseService;
-import app.unciala.server.license.LicenseService.Covered;
-import app.unciala.server.license.LicenseService.LicenseDraft;
 import app.unciala.server.site.ClientService;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Role;
@@ -195,7 +195,8 @@ class LargeInventory implements ApplicationRunner {
                         format,
                         slot,
                         facts,
-                        false));
+                        false,
+                        null));
             }
         }
         return files;

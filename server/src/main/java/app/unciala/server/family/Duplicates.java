@@ -21,6 +21,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
@@ -82,6 +83,13 @@ public class Duplicates implements Reverser {
                         && file.drawing().equals(kept.drawing());
             }
         },
+        /** Drawn nearly alike under different names, as it was found when one of them came in. */
+        RENAMED_COPIES {
+            @Override
+            boolean repeats(FaceFileEntity file, FaceFileEntity kept) {
+                return kept.id().equals(file.copyOf()) || file.id().equals(kept.copyOf());
+            }
+        },
         /** One drawing in one format, more than once in a family. */
         SAME_DRAWING {
             @Override
@@ -118,7 +126,7 @@ public class Duplicates implements Reverser {
     /** How many files were retired, and the entry of the history by which that is taken back. */
     public record Settled(int files, String historyId) {}
 
-    /** The first 200 groups: names first, then drawings, then versions. */
+    /** The first 200 groups: names first, then copies, drawings and versions. */
     @Transactional(readOnly = true)
     public List<Group> list() {
         List<FaceFileEntity> twoNames = withDrawings("group by drawing having count(distinct family_id) > 1");
@@ -130,10 +138,18 @@ public class Duplicates implements Reverser {
                         "group by family_id, weight_min, weight_max, width_min, width_max, slope"
                                 + " having count(distinct drawing) > 1"),
                 part -> clashing.addAll(files.findByFamilyIdIn(part)));
-        Set<String> named = links.named(
-                twoNames.stream().map(FaceFileEntity::familyId).distinct().toList());
+        List<FaceFileEntity> copies = copies();
+        Set<String> named = links.named(Stream.concat(twoNames.stream(), copies.stream())
+                .map(FaceFileEntity::familyId)
+                .distinct()
+                .toList());
         Stream<Group> groups = Stream.of(
                         groups(Kind.TWO_NAMES, twoNames, FaceFileEntity::drawing, named),
+                        groups(
+                                Kind.RENAMED_COPIES,
+                                copies,
+                                file -> Objects.requireNonNullElse(file.copyOf(), file.id()),
+                                named),
                         groups(
                                 Kind.SAME_DRAWING,
                                 repeated,
@@ -146,6 +162,20 @@ public class Duplicates implements Reverser {
                                 named))
                 .flatMap(found -> found);
         return named(groups.limit(MOST).toList());
+    }
+
+    /** Files that are copies, and those that they are copies of, in other families and other drawings. */
+    private List<FaceFileEntity> copies() {
+        List<String> ids = new ArrayList<>();
+        database.sql("select f.id, o.id from face_file f join face_file o on o.id = f.copy_of"
+                        + " where f.deleted_at is null and o.deleted_at is null and f.family_id <> o.family_id"
+                        + " and f.drawing <> o.drawing and o.copy_of is null order by o.id, f.id fetch first " + MOST
+                        + " rows only")
+                .query((row, number) -> ids.addAll(List.of(row.getString(1), row.getString(2))))
+                .list();
+        List<FaceFileEntity> found = new ArrayList<>();
+        Parts.of(ids.stream().distinct().toList(), part -> found.addAll(files.findAllById(part)));
+        return found;
     }
 
     private List<FaceFileEntity> withDrawings(String grouped) {
@@ -180,7 +210,7 @@ public class Duplicates implements Reverser {
         Comparator<FaceFileEntity> better =
                 switch (kind) {
                     case SAME_DRAWING -> first;
-                    case TWO_NAMES ->
+                    case TWO_NAMES, RENAMED_COPIES ->
                         Comparator.comparing((FaceFileEntity file) -> named.contains(file.familyId()))
                                 .thenComparing(first);
                     case VERSIONS ->
@@ -204,7 +234,7 @@ public class Duplicates implements Reverser {
     }
 
     private static String because(Kind kind, FaceFileEntity keep, List<FaceFileEntity> members, Set<String> named) {
-        if (kind == Kind.TWO_NAMES && named.contains(keep.familyId())) {
+        if ((kind == Kind.TWO_NAMES || kind == Kind.RENAMED_COPIES) && named.contains(keep.familyId())) {
             return "a site, a license or a pack names its family";
         }
         boolean newest =

@@ -23,6 +23,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
@@ -73,12 +74,14 @@ class FaceFileEntity {
     private String foundry = "";
     private String classification = "";
     private byte @Nullable [] sketch;
+    private @Nullable String languages;
     private @Nullable String markKind;
     private String markSource = "";
     private String markText = "";
 
     private @Nullable String madeFrom;
     private @Nullable String supersededBy;
+    private @Nullable String copyOf;
     private Instant addedAt = Instant.EPOCH;
     private String addedBy = "";
     private @Nullable Instant deletedAt;
@@ -106,6 +109,7 @@ class FaceFileEntity {
         embedding = facts.embedding();
         describe(facts.sketch(), facts.foundry(), facts.classification());
         mark(facts.mark());
+        speak(facts.languages());
     }
 
     /** A file about to be held: what it is called, what it is, and where it goes. */
@@ -143,6 +147,11 @@ class FaceFileEntity {
         markText = cut(mark.map(Mark::text).orElse(""), 500);
     }
 
+    /** Records the tags of the languages that the file covers, each between spaces so that it is found as a whole. */
+    final void speak(List<String> tags) {
+        languages = tags.isEmpty() ? null : cut(" " + String.join(" ", tags) + " ", 8000);
+    }
+
     private Optional<Mark> mark() {
         return markKind == null || markKind.isEmpty()
                 ? Optional.empty()
@@ -156,6 +165,16 @@ class FaceFileEntity {
 
     void delete(Instant at) {
         deletedAt = at;
+    }
+
+    /** It went in though it is drawn as this file of another family. */
+    void copies(String fileId) {
+        copyOf = fileId;
+    }
+
+    @Nullable
+    String copyOf() {
+        return copyOf;
     }
 
     /** Another file takes its place; it is held no more, but kept. */

@@ -16,7 +16,10 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
 
     List<FaceFileEntity> findByDrawingIn(Collection<String> drawings);
 
-    List<FaceFileEntity> findByDrawingVersionLessThanOrSampleOrSketchIsNullOrMarkKindIsNull(int version, String sample);
+    /** Those that an earlier version read less or otherwise out of. */
+    @Query("select f from FaceFileEntity f where f.drawingVersion < :version or f.sample = '' or f.sketch is null"
+            + " or f.markKind is null or f.languages is null")
+    List<FaceFileEntity> readByEarlierVersions(int version);
 
     List<FaceFileEntity> findByDrawing(String drawing);
 

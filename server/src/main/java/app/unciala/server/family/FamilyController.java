@@ -88,14 +88,15 @@ class FamilyController {
             @RequestParam(required = false) @Nullable String foundry,
             @RequestParam(required = false) @Nullable Licensed license,
             @RequestParam(required = false) @Nullable String lacking,
+            @RequestParam(required = false) @Nullable String language,
             @RequestParam(required = false) @Nullable Boolean variable,
             @RequestParam(required = false) @Nullable Used use,
             @RequestParam(required = false) @Nullable String client,
             @RequestParam(defaultValue = "NAME") Order order,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "200") int limit) {
-        FamilyFilter filter =
-                new FamilyFilter(name, classification, foundry, license, lacking, variable, use, client, order);
+        FamilyFilter filter = new FamilyFilter(
+                name, classification, foundry, license, lacking, language, variable, use, client, order);
         return list.page(filter, cursor, limit);
     }
 

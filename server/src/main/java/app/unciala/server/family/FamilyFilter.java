@@ -23,6 +23,7 @@ public record FamilyFilter(
         @Nullable String foundry,
         @Nullable Licensed license,
         @Nullable String lacking,
+        @Nullable String language,
         @Nullable Boolean variable,
         @Nullable Used use,
         @Nullable String client,
@@ -77,6 +78,10 @@ public record FamilyFilter(
         if (lacking != null && !lacking.isBlank()) {
             sql.add(FILE + ") and not " + FILE + " and lower(x.format) = :lacking)");
             values.put("lacking", lacking.toLowerCase(Locale.ROOT));
+        }
+        if (language != null && !language.isBlank()) {
+            sql.add(FILE + " and position(:language in x.languages) > 0)");
+            values.put("language", " " + language.strip() + " ");
         }
         if (variable != null) {
             String has = FILE + " and (x.weight_min < x.weight_max or x.width_min < x.width_max))";

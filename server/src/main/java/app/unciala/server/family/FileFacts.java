@@ -6,10 +6,15 @@ import app.unciala.core.face.Embedding;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.language.LanguageCoverage;
 import app.unciala.core.language.SampleLetters;
+import java.util.List;
 import java.util.Optional;
 
-/** What a font file says of itself, as far as the inventory keeps it; {@code subfamily} is what its foundry calls the style. */
+/**
+ * What a font file says of itself, as far as the inventory keeps it; {@code subfamily} is what its foundry calls the style,
+ * {@code languages} are the tags of those it covers.
+ */
 public record FileFacts(
         String subfamily,
         String drawing,
@@ -21,7 +26,8 @@ public record FileFacts(
         Embedding.Level embedding,
         String foundry,
         Optional<Classification> classification,
-        Optional<Mark> mark) {
+        Optional<Mark> mark,
+        List<String> languages) {
     public static FileFacts of(Sfnt face, FaceReport report) {
         return new FileFacts(
                 report.identity().subfamily(),
@@ -34,6 +40,7 @@ public record FileFacts(
                 report.embedding().level(),
                 FaceReport.foundryOf(face),
                 Classification.propose(face).map(Classification.Proposal::classification),
-                report.details().marks().stream().findFirst());
+                report.details().marks().stream().findFirst(),
+                LanguageCoverage.covered(report.codePoints()));
     }
 }

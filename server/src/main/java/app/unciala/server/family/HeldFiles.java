@@ -10,6 +10,7 @@ import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.language.LanguageCoverage;
 import app.unciala.core.language.SampleLetters;
 import app.unciala.server.storage.FileStore;
 import org.slf4j.Logger;
@@ -37,8 +38,7 @@ class HeldFiles implements ApplicationRunner {
     @Override
     @Transactional
     public void run(ApplicationArguments args) {
-        for (FaceFileEntity file :
-                files.findByDrawingVersionLessThanOrSampleOrSketchIsNullOrMarkKindIsNull(DrawingDigest.VERSION, "")) {
+        for (FaceFileEntity file : files.readByEarlierVersions(DrawingDigest.VERSION)) {
             try {
                 Sfnt face = FontReader.read(store.get(file.sha256())).faces().get(0);
                 CmapTable cmap = CmapTable.read(face);
@@ -48,6 +48,7 @@ class HeldFiles implements ApplicationRunner {
                         Sketch.of(face),
                         FaceReport.foundryOf(face),
                         Classification.propose(face).map(Classification.Proposal::classification));
+                file.speak(LanguageCoverage.covered(cmap.codePoints()));
                 file.mark(UseMarks.in(NameTable.read(face)).stream().findFirst());
             } catch (RuntimeException e) {
                 LOG.warn("{} cannot be read again: {}", file.fileName(), e.getMessage());

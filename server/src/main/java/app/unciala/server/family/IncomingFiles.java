@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,7 +61,7 @@ public class IncomingFiles {
 
     /**
      * A file that an intake brings in; its bytes are stored already. One that {@code replaces} takes the place of the
-     * files held for its slot that are drawn otherwise.
+     * files held for its slot that are drawn otherwise; {@code copyOf} is the held file that it is drawn nearly as.
      */
     public record Incoming(
             String family,
@@ -70,7 +71,8 @@ public class IncomingFiles {
             FontFormat format,
             Slot slot,
             FileFacts facts,
-            boolean replaces) {}
+            boolean replaces,
+            @Nullable String copyOf) {}
 
     /** What came in: the file's new id, and its family's. */
     public record Added(String fileId, String familyId) {}
@@ -95,6 +97,9 @@ public class IncomingFiles {
             NewFile held = new NewFile(
                     file.fileName(), file.sha256(), file.bytes(), file.format(), file.slot(), file.facts(), null);
             FaceFileEntity entity = new FaceFileEntity(Ids.next(), family.id(), held, clock.instant(), actor.name());
+            if (file.copyOf() != null) {
+                entity.copies(file.copyOf());
+            }
             if (file.replaces()) {
                 superseded.addAll(supersede(entity));
             }

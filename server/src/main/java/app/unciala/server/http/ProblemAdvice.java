@@ -1,6 +1,7 @@
 package app.unciala.server.http;
 
 import app.unciala.server.fault.Fault;
+import app.unciala.server.fault.FullDisk;
 import jakarta.validation.ConstraintViolationException;
 import java.util.List;
 import java.util.Map;
@@ -122,6 +123,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        // The framework takes "File too large", which the disk says, for a bound of its own.
+        if (FullDisk.caused(e)) {
+            return handleExceptionInternal(e, fullDisk(), headers, HttpStatus.INSUFFICIENT_STORAGE, request);
+        }
         ProblemDetail body = ProblemDetail.forStatusAndDetail(
                 HttpStatus.CONTENT_TOO_LARGE, "One file may have 256 MB, and one drop 1 GB in all.");
         return handleExceptionInternal(e, body, headers, HttpStatus.CONTENT_TOO_LARGE, request);
@@ -129,6 +134,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail brokenForm(MultipartException e) {
+        if (FullDisk.caused(e)) {
+            return fullDisk();
+        }
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.BAD_REQUEST, "The form could not be read to its end. Send it again.");
     }
@@ -138,9 +146,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         if (e instanceof AccessDeniedException denied) {
             throw denied;
         }
+        if (FullDisk.caused(e)) {
+            LOG.error("The disk is full: {}", e.getMessage());
+            return fullDisk();
+        }
         LOG.error("A request failed", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR, "The server failed; its log says why. Nothing was changed.");
+    }
+
+    private static ProblemDetail fullDisk() {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.INSUFFICIENT_STORAGE, FullDisk.SENTENCE);
     }
 
     private static ProblemDetail invalid(List<FieldProblem> fields) {

@@ -14,9 +14,9 @@ import app.unciala.server.history.Reversal;
 import app.unciala.server.intake.ReadFile.Kind;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Texts;
+import app.unciala.server.license.Covered;
+import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseService;
-import app.unciala.server.license.LicenseService.Covered;
-import app.unciala.server.license.LicenseService.LicenseDraft;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.FileStore.Stored;
@@ -147,7 +147,8 @@ public class Acceptance {
                         item.facts().format(),
                         item.slot(),
                         item.toFileFacts(),
-                        item.replaces()))
+                        item.replaces(),
+                        item.copyOf()))
                 .toList());
         for (int i = 0; i < included.size(); i++) {
             included.get(i).accepted(added.get(i).fileId());

@@ -19,13 +19,13 @@ import org.springframework.stereotype.Component;
 /** Compares a file under review with the one that is held in its place, or that is drawn as it is. */
 @Component
 class IntakeComparison {
-    private final IntakeService intakes;
+    private final IntakeFiles intakeFiles;
     private final IntakeItemRepository items;
     private final FamilyService families;
     private final FileStore store;
 
-    IntakeComparison(IntakeService intakes, IntakeItemRepository items, FamilyService families, FileStore store) {
-        this.intakes = intakes;
+    IntakeComparison(IntakeFiles intakeFiles, IntakeItemRepository items, FamilyService families, FileStore store) {
+        this.intakeFiles = intakeFiles;
         this.items = items;
         this.families = families;
         this.store = store;
@@ -35,7 +35,7 @@ class IntakeComparison {
     record WithHeld(String familyId, String family, File held, FileComparison difference) {}
 
     WithHeld compare(String id, String itemId) {
-        Path arriving = intakes.bytes(id, itemId);
+        Path arriving = intakeFiles.bytes(id, itemId);
         IntakeItemEntity item = items.findById(itemId).orElseThrow(() -> Fault.notFound("file", itemId));
         Family family = near(item)
                 .or(() -> ofItsName(item))

@@ -6,12 +6,12 @@ import app.unciala.server.intake.Acceptance.Accepted;
 import app.unciala.server.intake.IntakeComparison.WithHeld;
 import app.unciala.server.intake.IntakeFamilies.Group;
 import app.unciala.server.intake.IntakeFamilies.Overview;
+import app.unciala.server.intake.IntakeFiles.Text;
 import app.unciala.server.intake.IntakeProgress.Progress;
 import app.unciala.server.intake.IntakeService.Correction;
 import app.unciala.server.intake.IntakeService.FileRow;
 import app.unciala.server.intake.IntakeService.Intake;
 import app.unciala.server.intake.IntakeService.Summary;
-import app.unciala.server.intake.IntakeService.Text;
 import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.listing.Page;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -49,10 +49,16 @@ class IntakeController {
     private final IntakeService intakes;
     private final Acceptance acceptance;
     private final IntakeProgress progress;
+    private final IntakeFiles files;
     private final IntakeComparison comparison;
 
     IntakeController(
-            IntakeService intakes, Acceptance acceptance, IntakeProgress progress, IntakeComparison comparison) {
+            IntakeService intakes,
+            Acceptance acceptance,
+            IntakeProgress progress,
+            IntakeFiles files,
+            IntakeComparison comparison) {
+        this.files = files;
         this.comparison = comparison;
         this.progress = progress;
         this.intakes = intakes;
@@ -149,7 +155,7 @@ class IntakeController {
 
     @GetMapping("/{id}/items/{item}/text")
     Text text(@PathVariable String id, @PathVariable String item) {
-        return intakes.text(id, item);
+        return files.text(id, item);
     }
 
     /** In what a file differs from the one that is held in its place. */
@@ -166,14 +172,14 @@ class IntakeController {
     @GetMapping("/{id}/items/{item}/bytes")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "application/octet-stream"))
     ResponseEntity<Resource> bytes(@PathVariable String id, @PathVariable String item) {
-        Path file = intakes.bytes(id, item);
+        Path file = files.bytes(id, item);
         return Uploads.download(MediaType.APPLICATION_OCTET_STREAM, item).body(Uploads.from(file));
     }
 
     @GetMapping("/{id}/items/{item}/letters")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "font/woff2"))
     ResponseEntity<Resource> letters(@PathVariable String id, @PathVariable String item, @RequestParam String text) {
-        return Uploads.font(intakes.letters(id, item, text));
+        return Uploads.font(files.letters(id, item, text));
     }
 
     @PostMapping("/{id}/accept")

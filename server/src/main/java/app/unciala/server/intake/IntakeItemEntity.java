@@ -99,7 +99,8 @@ class IntakeItemEntity {
             List<Evidence> evidence,
             List<String> notes,
             List<String> warnings,
-            @Nullable Mark mark) {
+            @Nullable Mark mark,
+            List<String> languages) {
         static final Facts NONE = new Facts(
                 FontFormat.TTF,
                 "",
@@ -116,7 +117,8 @@ class IntakeItemEntity {
                 List.of(),
                 List.of(),
                 List.of(),
-                null);
+                null,
+                List.of());
 
         /** Intakes of earlier versions lack what was not read then, and have the embedding only in words. */
         Facts {
@@ -124,6 +126,7 @@ class IntakeItemEntity {
             openLicenseQuote = Objects.requireNonNullElse(openLicenseQuote, "");
             classificationBecause = Objects.requireNonNullElse(classificationBecause, "");
             warnings = Objects.requireNonNullElse(warnings, List.of());
+            languages = Objects.requireNonNullElse(languages, List.of());
             String words = embedding;
             embeddingLevel = embeddingLevel != null
                     ? embeddingLevel
@@ -154,7 +157,8 @@ class IntakeItemEntity {
                     evidence,
                     notes,
                     warned,
-                    mark);
+                    mark,
+                    languages);
         }
 
         static Facts of(ReadFile.Font font) {
@@ -175,7 +179,8 @@ class IntakeItemEntity {
                     font.evidence(),
                     font.notes(),
                     warnings(report.details().marks()),
-                    font.facts().mark().orElse(null));
+                    font.facts().mark().orElse(null),
+                    font.facts().languages());
         }
 
         static Facts of(ReadFile.Text text) {
@@ -234,7 +239,8 @@ class IntakeItemEntity {
                 Objects.requireNonNull(facts.embeddingLevel()),
                 foundry,
                 Classification.of(classification),
-                Optional.ofNullable(facts.mark()));
+                Optional.ofNullable(facts.mark()),
+                facts.languages());
     }
 
     /** Records the held file whose drawing is nearest. */
@@ -247,6 +253,12 @@ class IntakeItemEntity {
     @Nullable
     String nearFileId() {
         return nearFileId;
+    }
+
+    /** The held file that it is drawn nearly as, so nearly that it is taken for a copy. */
+    @Nullable
+    String copyOf() {
+        return nearAlike >= Verdicts.COPY ? nearFileId : null;
     }
 
     final void classify(Optional<Classification> kindOfType) {

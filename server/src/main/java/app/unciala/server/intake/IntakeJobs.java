@@ -51,22 +51,28 @@ class IntakeJobs {
         staged.stream().filter(id -> known.contains(id) && !kept.contains(id)).forEach(staging::clear);
     }
 
-    /** Intakes that were being read when the server stopped before their job was kept. */
+    /**
+     * Intakes that were being read when the server stopped before their job was kept, and uploads that it stopped in the
+     * middle of, which no intake names.
+     */
     @Component
     @Order(30)
     static class Resumption implements ApplicationRunner {
         private final IntakeRepository intakes;
+        private final StagingArea staging;
         private final OneTimeTask<Void> readIntake;
         private final Jobs jobs;
 
-        Resumption(IntakeRepository intakes, OneTimeTask<Void> readIntake, Jobs jobs) {
+        Resumption(IntakeRepository intakes, StagingArea staging, OneTimeTask<Void> readIntake, Jobs jobs) {
             this.intakes = intakes;
+            this.staging = staging;
             this.readIntake = readIntake;
             this.jobs = jobs;
         }
 
         @Override
         public void run(ApplicationArguments args) {
+            staging.intakes().stream().filter(id -> !intakes.existsById(id)).forEach(staging::clear);
             intakes.findByState(IntakeState.READING).forEach(intake -> jobs.soon(readIntake, intake.id()));
         }
     }

@@ -2,6 +2,7 @@ package app.unciala.server.intake;
 
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.HeldSketches;
+import app.unciala.server.fault.FullDisk;
 import app.unciala.server.intake.IntakeProgress.Progress;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
@@ -73,8 +74,11 @@ class IntakeReader {
         } catch (RuntimeException | Error e) {
             LOG.error("Intake {} cannot be read", intakeId, e);
             transaction.executeWithoutResult(status -> intakes.findById(intakeId)
-                    .ifPresent(intake -> intake.fail("The files could not be read: " + e.getMessage()
-                            + ". Throw this intake away and drop them again, fewer at a time.")));
+                    .ifPresent(intake -> intake.fail(
+                            FullDisk.caused(e)
+                                    ? FullDisk.SENTENCE
+                                    : "The files could not be read: " + e.getMessage()
+                                            + ". Throw this intake away and drop them again, fewer at a time.")));
             progress.tell(intakeId, new Progress(IntakeState.FAILED, 0, 0, 0, ""));
         }
     }

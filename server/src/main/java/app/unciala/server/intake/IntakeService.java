@@ -21,16 +21,12 @@ import app.unciala.server.inventory.Texts;
 import app.unciala.server.job.Jobs;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
-import app.unciala.server.storage.FileStore;
-import app.unciala.server.storage.LetterCuts;
 import app.unciala.server.storage.StagingArea;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -51,14 +47,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class IntakeService implements Reverser {
     private static final Sort LATEST_FIRST = Sort.by(Sort.Order.desc("createdAt"), Sort.Order.asc("id"));
     private static final Sort AS_FOUND = Sort.by("position", "id");
-    private static final int LONGEST_TEXT = 200_000;
     private static final String DISCARDED = "intake thrown away";
 
     private final IntakeRepository intakes;
     private final IntakeItemRepository items;
     private final StagingArea staging;
-    private final FileStore store;
-    private final LetterCuts cuts;
     private final IntakeFamilies groups;
     private final Acceptance acceptance;
     private final Judgement judgement;
@@ -76,8 +69,6 @@ public class IntakeService implements Reverser {
             IntakeRepository intakes,
             IntakeItemRepository items,
             StagingArea staging,
-            FileStore store,
-            LetterCuts cuts,
             IntakeFamilies groups,
             Acceptance acceptance,
             Judgement judgement,
@@ -93,8 +84,6 @@ public class IntakeService implements Reverser {
         this.intakes = intakes;
         this.items = items;
         this.staging = staging;
-        this.store = store;
-        this.cuts = cuts;
         this.groups = groups;
         this.acceptance = acceptance;
         this.judgement = judgement;
@@ -197,6 +186,22 @@ public class IntakeService implements Reverser {
             flags.get(flagId);
         }
         String id = Ids.next();
+        try {
+            long total = keep(id, uploads);
+            List<String> names = uploads.stream()
+                    .map(upload -> Texts.cut(upload.name(), 1000))
+                    .toList();
+            IntakeEntity intake = new IntakeEntity(id, clock.instant(), actor.name(), names, total, flagId);
+            transaction.executeWithoutResult(status -> intakes.save(intake));
+        } catch (RuntimeException e) {
+            staging.clear(id);
+            throw e;
+        }
+        jobs.soon(readIntake, id);
+        return id;
+    }
+
+    private long keep(String id, List<Upload> uploads) {
         long total = 0;
         for (int i = 0; i < uploads.size(); i++) {
             try (InputStream in = uploads.get(i).open().open()) {
@@ -205,12 +210,7 @@ public class IntakeService implements Reverser {
                 throw new UncheckedIOException(e);
             }
         }
-        List<String> names =
-                uploads.stream().map(upload -> Texts.cut(upload.name(), 1000)).toList();
-        IntakeEntity intake = new IntakeEntity(id, clock.instant(), actor.name(), names, total, flagId);
-        transaction.executeWithoutResult(status -> intakes.save(intake));
-        jobs.soon(readIntake, id);
-        return id;
+        return total;
     }
 
     @Transactional(readOnly = true)
@@ -345,28 +345,6 @@ public class IntakeService implements Reverser {
         }
     }
 
-    /** A text that came along, as far as it is shown. */
-    public record Text(String path, String text) {}
-
-    @Transactional(readOnly = true)
-    public Text text(String id, String itemId) {
-        byte[] bytes = read(bytes(id, itemId));
-        IntakeItemEntity item = findItem(id, itemId);
-        String path = item.path();
-        if (item.kind() == Kind.FONT || path.toLowerCase(Locale.ROOT).matches(".*\\.(pdf|docx?|rtf)")) {
-            throw Fault.invalid("item", Texts.baseName(path) + " is no plain text; download it to read it.");
-        }
-        return new Text(path, Texts.cut(new String(bytes, ReadFile.Text.charset(bytes)), LONGEST_TEXT));
-    }
-
-    private static byte[] read(Path file) {
-        try {
-            return Files.readAllBytes(file);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
     /** Throws an intake away; gives the entry of the history by which it is taken back. */
     @Transactional
     public String discard(String id) {
@@ -402,23 +380,6 @@ public class IntakeService implements Reverser {
         intakes.saveAndFlush(intake);
         judgement.judge(intake);
         intakes.save(intake);
-    }
-
-    /** Where the bytes of a file of an intake are: with the intake, or in the store once it was accepted. */
-    @Transactional(readOnly = true)
-    public Path bytes(String id, String itemId) {
-        find(id);
-        IntakeItemEntity item = findItem(id, itemId);
-        if (!item.kind().isKept()) {
-            throw Fault.notFound("kept file", itemId);
-        }
-        return staging.has(id, item.sha256()) ? staging.file(id, item.sha256()) : store.file(item.sha256());
-    }
-
-    /** A font of an intake cut to the letters of a text. */
-    public Path letters(String id, String itemId, String text) {
-        Path font = bytes(id, itemId);
-        return cuts.cut(findItem(id, itemId).sha256(), font, text);
     }
 
     private static FileRow row(IntakeItemEntity item) {

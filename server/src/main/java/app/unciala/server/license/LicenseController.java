@@ -3,7 +3,6 @@ package app.unciala.server.license;
 import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.http.Versions;
-import app.unciala.server.license.LicenseService.LicenseDraft;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.listing.Page;
 import app.unciala.server.storage.FileStore;

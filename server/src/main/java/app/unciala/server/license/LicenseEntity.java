@@ -1,7 +1,5 @@
 package app.unciala.server.license;
 
-import app.unciala.server.license.LicenseService.Covered;
-import app.unciala.server.license.LicenseService.LicenseDraft;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;

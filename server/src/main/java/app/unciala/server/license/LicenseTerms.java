@@ -5,8 +5,6 @@ import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Clause;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.SlotView;
-import app.unciala.server.license.LicenseService.Covered;
-import app.unciala.server.license.LicenseService.LicenseDraft;
 import app.unciala.server.license.LicenseService.Recorded;
 import java.time.LocalDate;
 import java.util.ArrayList;

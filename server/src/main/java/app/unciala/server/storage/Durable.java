@@ -23,12 +23,18 @@ final class Durable {
         Files.createDirectories(folder);
         Path temporary = Files.createTempFile(folder, "writing", ".part");
         HashingInputStream hashed = new HashingInputStream(Hashing.sha256(), in);
-        long bytes;
-        try (OutputStream out = Files.newOutputStream(temporary)) {
-            bytes = hashed.transferTo(out);
+        try {
+            long bytes;
+            try (OutputStream out = Files.newOutputStream(temporary)) {
+                bytes = hashed.transferTo(out);
+            }
+            sync(temporary, StandardOpenOption.WRITE);
+            return new Written(temporary, hashed.hash().toString(), bytes);
+        } catch (IOException | RuntimeException e) {
+            // The stream broke off or the disk is full; half a file is of no use.
+            Files.deleteIfExists(temporary);
+            throw e;
         }
-        sync(temporary, StandardOpenOption.WRITE);
-        return new Written(temporary, hashed.hash().toString(), bytes);
     }
 
     /** Gives a file its name, in place of any other, and forces the folder to disk. */

@@ -37,7 +37,7 @@ class FamilyFilterTest {
     @Test
     void everyValueThatTheQueryNamesIsThere() {
         FamilyFilter all = new FamilyFilter(
-                "a", Classification.SERIF, "Marl", Licensed.NO, "WOFF2", false, Used.YES, "c1", Order.NEWEST);
+                "a", Classification.SERIF, "Marl", Licensed.NO, "WOFF2", "pl", false, Used.YES, "c1", Order.NEWEST);
         Conditions conditions = all.conditions();
         List<String> named = new ArrayList<>();
         Matcher matcher = NAMED.matcher(String.join(" and ", conditions.sql()));
@@ -53,6 +53,6 @@ class FamilyFilterTest {
 
     private static FamilyFilter filter(
             @Nullable String name, @Nullable String foundry, @Nullable String lacking, @Nullable String client) {
-        return new FamilyFilter(name, null, foundry, null, lacking, null, null, client, Order.NAME);
+        return new FamilyFilter(name, null, foundry, null, lacking, null, null, null, client, Order.NAME);
     }
 }

@@ -6,6 +6,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 
 /** The server in a process of its own, which can be killed at any moment. */
 public final class OwnProcess implements AutoCloseable {
@@ -18,17 +20,28 @@ public final class OwnProcess implements AutoCloseable {
     }
 
     public static OwnProcess start(Path data) throws IOException {
+        return start(data, List.of());
+    }
+
+    /** As on a disk with little room: no file can grow beyond this many megabytes. */
+    public static OwnProcess withLittleRoom(Path data, int megabytes) throws IOException {
+        return start(data, List.of("bash", "-c", "ulimit -f " + megabytes * 1024 + "; exec \"$@\"", "limited"));
+    }
+
+    private static OwnProcess start(Path data, List<String> through) throws IOException {
         int port;
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        ProcessBuilder builder = new ProcessBuilder(
+        List<String> command = new ArrayList<>(through);
+        command.addAll(List.of(
                 java,
                 "-XX:TieredStopAtLevel=1",
                 "-cp",
                 System.getProperty("java.class.path"),
-                UncialaApplication.class.getName());
+                UncialaApplication.class.getName()));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("UNCIALA_PORT", String.valueOf(port));
         builder.environment().put("UNCIALA_DATA", data.toString());
         builder.environment().put("UNCIALA_ADMIN_PASSWORD", RunningServer.PASSWORD);
@@ -51,6 +64,10 @@ public final class OwnProcess implements AutoCloseable {
             Caller.pause();
         }
         throw new IllegalStateException("the server did not start");
+    }
+
+    public int port() {
+        return port;
     }
 
     /** Kills the server some milliseconds from now, from another thread. */

@@ -1,0 +1,143 @@
+// Measures what a person waits for at the largest size: an intake of real fonts, the nearest of all held drawings, the first
+// screen of families, and scrolling. Start "bin/demo --large" first, on a machine that does nothing else.
+// Usage: bin/measure-work FOLDER-OF-FONTS [http://localhost:8600]
+import { chromium } from "@playwright/test";
+import { execFileSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { basename, join } from "node:path";
+
+const [, , fonts, url = "http://localhost:8600"] = process.argv;
+if (!fonts) {
+  console.error("Say which folder has the fonts: bin/measure-work /usr/share/fonts");
+  process.exit(1);
+}
+const MOST = 500;
+const ASKED = 25;
+const scratch = mkdtempSync(join(tmpdir(), "unciala-measure-"));
+const say = (what, value, wanted) => console.log(`${what.padEnd(62)} ${value.padStart(16)}   wanted ${wanted}`);
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-background-networking"],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-US" });
+try {
+  await page.goto(url);
+  await page.getByLabel("Name").fill("demo");
+  await page.getByLabel("Password").fill(process.env.UNCIALA_PASSWORD ?? "unciala-demo");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("navigation", { name: "Places" }).waitFor();
+  await families();
+  await scrolling();
+  const found = readdirSync(fonts, { recursive: true })
+    .map((name) => join(fonts, name))
+    .filter((name) => /\.(ttf|otf|woff2?)$/.test(name) && statSync(name).isFile());
+  await nearest(found.filter((_, i) => i % Math.ceil(found.length / ASKED) === 0));
+  await intake(found.slice(0, MOST));
+} finally {
+  await browser.close();
+  rmSync(scratch, { recursive: true, force: true });
+}
+
+/** From the address to the first name set in its own font, and how many bytes of fonts a screen takes. */
+async function families() {
+  let bytes = 0;
+  page.on("response", async (answer) => {
+    if (/\/letters\?/.test(answer.url())) {
+      bytes += Number(answer.headers()["content-length"] ?? 0);
+    }
+  });
+  for (const which of ["first time", "again"]) {
+    bytes = 0;
+    const began = Date.now();
+    await page.goto(`${url}/families`);
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll(".family-row .name")].some((name) => /stored-/.test(getComputedStyle(name).fontFamily)),
+    );
+    const first = Date.now() - began;
+    await page.waitForLoadState("networkidle");
+    say(`first row of families set in its font, ${which}`, `${first} ms`, "< 1,000 ms");
+    say("fonts of the screen", `${(bytes / 1000).toFixed(0)} kB`, "< 150 kB");
+  }
+}
+
+/** Tasks longer than 50 ms, and frames that came late, while a list of thousands is scrolled. */
+async function scrolling() {
+  await page.evaluate(() => {
+    window.seen = { tasks: [], frames: [] };
+    new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.seen.tasks.push(entry.duration))).observe({
+      type: "longtask",
+    });
+    let last = performance.now();
+    const frame = (now) => {
+      window.seen.frames.push(now - last);
+      last = now;
+      requestAnimationFrame(frame);
+    };
+    requestAnimationFrame(frame);
+  });
+  await page.mouse.move(600, 500);
+  for (let i = 0; i < 150; i++) {
+    await page.mouse.wheel(0, 240);
+    await page.waitForTimeout(30);
+  }
+  await page.waitForLoadState("networkidle");
+  const { tasks, frames } = await page.evaluate(() => window.seen);
+  const late = frames.filter((time) => time > 34).length;
+  say("scrolling 36,000 px: tasks over 50 ms", String(tasks.length), "0");
+  say("  the longest task", `${Math.max(0, ...tasks).toFixed(0)} ms`, "< 50 ms");
+  say("  frames that came late", `${late} of ${frames.length}`, "0");
+}
+
+/** What a dropped font is answered by: reading it, and finding the nearest of all held drawings. */
+async function nearest(some) {
+  const times = [];
+  for (const font of some) {
+    const bytes = [...readFileSync(font)];
+    times.push(
+      await page.evaluate(
+        async ([name, data]) => {
+          const form = new FormData();
+          form.append("file", new File([new Uint8Array(data)], name));
+          const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? "";
+          const began = performance.now();
+          const answer = await fetch("/api/search", { method: "POST", body: form, headers: { "X-XSRF-TOKEN": token } });
+          await answer.json();
+          return performance.now() - began;
+        },
+        [basename(font), bytes],
+      ),
+    );
+  }
+  times.sort((a, b) => a - b);
+  say(`a dropped font answered (median of ${times.length}, reading included)`, `${times[times.length >> 1].toFixed(0)} ms`, "< 300 ms");
+}
+
+/** An archive of real fonts until its families are shown, beside unzipping and hashing it. */
+async function intake(some) {
+  const folder = join(scratch, "fonts");
+  mkdirSync(folder);
+  some.forEach((font, i) => copyFileSync(font, join(folder, `${i}-${basename(font)}`)));
+  const archive = join(scratch, "fonts.zip");
+  execFileSync("zip", ["-q", "-r", archive, "fonts"], { cwd: scratch });
+  const began = Date.now();
+  execFileSync("unzip", ["-q", archive, "-d", join(scratch, "again")]);
+  let total = 0;
+  for (const name of readdirSync(join(scratch, "again", "fonts"))) {
+    const bytes = readFileSync(join(scratch, "again", "fonts", name));
+    createHash("sha256").update(bytes).digest();
+    total += bytes.length;
+  }
+  const baseline = Date.now() - began;
+  await page.goto(`${url}/intake`);
+  const dropped = Date.now();
+  await page.getByLabel("Choose files").setInputFiles(archive);
+  await page.waitForURL(/\/intake\/\w+/, { timeout: 300_000 });
+  await page.getByText(/to take in as|to decide on|brings nothing new/).waitFor({ timeout: 600_000 });
+  const took = Date.now() - dropped;
+  say(`${some.length} fonts, ${(total / 1e6).toFixed(0)} MB: unzip and hash`, `${baseline} ms`, "the baseline");
+  say("  dropped, read, compared with all that is held, and shown", `${took} ms`, `< 3 x`);
+  say("  ratio", (took / baseline).toFixed(1), "< 3");
+}
