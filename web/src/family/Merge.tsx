@@ -1,13 +1,10 @@
 import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, bodyOf, editing } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import type { Family } from "../shared/api/types";
+import { closing, FormDialog } from "../shared/parts/FormDialog";
 import { OneFamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
 import { merging, words } from "./words";
 
@@ -39,26 +36,18 @@ export function Merge({ family }: { family: Family }) {
         {words.merge}
       </Button>
       {open && (
-        <Dialog open onClose={() => setOpen(false)} fullWidth maxWidth="xs" aria-labelledby="merge-title">
-          <DialogTitle id="merge-title">
-            {words.mergeTitle} {family.name}
-          </DialogTitle>
-          <DialogContent className="dialog-fields">
-            <OneFamilyChoice label={words.into} placeholder={words.into} chosen={into} onChange={setInto} />
-            <p>{merging(family)}</p>
-            {into?.id === family.id && <p className="ochre">{words.anotherFamily}</p>}
-          </DialogContent>
-          <DialogActions>
-            <Button onClick={() => setOpen(false)}>{words.leave}</Button>
-            <Button
-              variant="contained"
-              disabled={!into || into.id === family.id || merge.isPending}
-              onClick={() => into && merge.mutate(into, { onSettled: () => setOpen(false) })}
-            >
-              {words.mergeNow}
-            </Button>
-          </DialogActions>
-        </Dialog>
+        <FormDialog
+          title={`${words.mergeTitle} ${family.name}`}
+          action={words.mergeNow}
+          leave={words.leave}
+          disabled={!into || into.id === family.id || merge.isPending}
+          onSubmit={() => closing(into ? merge.mutateAsync(into) : Promise.resolve(), () => setOpen(false))}
+          onClose={() => setOpen(false)}
+        >
+          <OneFamilyChoice label={words.into} placeholder={words.into} chosen={into} onChange={setInto} />
+          <p>{merging(family)}</p>
+          {into?.id === family.id && <p className="ochre">{words.anotherFamily}</p>}
+        </FormDialog>
       )}
     </>
   );

@@ -1,13 +1,10 @@
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import type { Family } from "../shared/api/types";
+import { closing, FormDialog } from "../shared/parts/FormDialog";
 import { useMove } from "./useMove";
 import { words } from "./words";
 
@@ -31,48 +28,42 @@ function SplitDialog({ family, onClose }: { family: Family; onClose: () => void 
   const move = useMove(family);
   const ready = leaving.length > 0 && name.trim() !== "";
   const split = () =>
-    move.mutate(
-      {
+    closing(
+      move.mutateAsync({
         files: family.files.filter((file) => leaving.includes(file.slot.key)).map((file) => file.id),
         family: name.trim(),
-      },
-      { onSettled: onClose },
+      }),
+      onClose,
     );
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="split-title">
-      <DialogTitle id="split-title">
-        {words.splitTitle} {family.name}
-      </DialogTitle>
-      <DialogContent className="dialog-fields">
-        <fieldset className="offers">
-          <legend>{words.facesThatLeave}</legend>
-          {faces.map(([key, label]) => (
-            <FormControlLabel
-              key={key}
-              label={label}
-              control={
-                <Checkbox
-                  size="small"
-                  checked={leaving.includes(key)}
-                  onChange={(event) =>
-                    setLeaving(
-                      event.target.checked ? [...leaving, key] : leaving.filter((one) => one !== key),
-                    )
-                  }
-                />
-              }
-            />
-          ))}
-        </fieldset>
-        <TextField label={words.toFamily} value={name} onChange={(event) => setName(event.target.value)} />
-        <p className="quiet small">{words.splitHelp}</p>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>{words.leave}</Button>
-        <Button variant="contained" disabled={!ready || move.isPending} onClick={split}>
-          {words.moveThem}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <FormDialog
+      title={`${words.splitTitle} ${family.name}`}
+      action={words.moveThem}
+      leave={words.leave}
+      disabled={!ready || move.isPending}
+      onSubmit={split}
+      onClose={onClose}
+    >
+      <fieldset className="offers">
+        <legend>{words.facesThatLeave}</legend>
+        {faces.map(([key, label]) => (
+          <FormControlLabel
+            key={key}
+            label={label}
+            control={
+              <Checkbox
+                size="small"
+                checked={leaving.includes(key)}
+                onChange={(event) =>
+                  setLeaving(event.target.checked ? [...leaving, key] : leaving.filter((one) => one !== key))
+                }
+              />
+            }
+          />
+        ))}
+      </fieldset>
+      <TextField label={words.toFamily} value={name} onChange={(event) => setName(event.target.value)} />
+      <p className="quiet small">{words.splitHelp}</p>
+    </FormDialog>
   );
 }

@@ -1,11 +1,7 @@
-import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import { Controller, useForm } from "react-hook-form";
 import { Choice } from "../parts/Choice";
+import { closing, FormDialog } from "../parts/FormDialog";
 import { classifications, isClassification, type Classification } from "./classification";
 
 type Fields = { name: string; foundry: string; classification: string };
@@ -31,54 +27,45 @@ export function DescribeFamily(props: {
       classification: props.family.classification,
     },
   });
-  const save = handleSubmit(async ({ name, foundry, classification }) => {
-    const done = await props
-      .onSave({
+  const save = handleSubmit(({ name, foundry, classification }) =>
+    closing(
+      props.onSave({
         name: name.trim(),
         foundry: foundry.trim(),
         classification: isClassification(classification) ? classification : null,
-      })
-      .then(
-        () => true,
-        () => false,
-      );
-    if (done) {
-      props.onClose();
-    }
-  });
+      }),
+      props.onClose,
+    ),
+  );
   return (
-    <Dialog open onClose={props.onClose} fullWidth maxWidth="xs" aria-labelledby="describe-family">
-      <form onSubmit={(event) => void save(event)}>
-        <DialogTitle id="describe-family">{props.title}</DialogTitle>
-        <DialogContent className="dialog-fields">
-          <TextField
-            label="Name of the family"
-            {...register("name", { required: "A family needs a name.", maxLength: 300 })}
-            error={!!formState.errors.name}
-            helperText={formState.errors.name?.message}
+    <FormDialog
+      title={props.title}
+      action={props.action}
+      leave={props.leave}
+      disabled={formState.isSubmitting}
+      onSubmit={save}
+      onClose={props.onClose}
+    >
+      <TextField
+        label="Name of the family"
+        {...register("name", { required: "A family needs a name.", maxLength: 300 })}
+        error={!!formState.errors.name}
+        helperText={formState.errors.name?.message}
+      />
+      <TextField label="Foundry" {...register("foundry", { maxLength: 300 })} />
+      <Controller
+        name="classification"
+        control={control}
+        render={({ field }) => (
+          <Choice
+            label="Kind of type"
+            options={classifications}
+            value={field.value}
+            onChange={field.onChange}
           />
-          <TextField label="Foundry" {...register("foundry", { maxLength: 300 })} />
-          <Controller
-            name="classification"
-            control={control}
-            render={({ field }) => (
-              <Choice
-                label="Kind of type"
-                options={classifications}
-                value={field.value}
-                onChange={field.onChange}
-              />
-            )}
-          />
-          {props.because && <p className="quiet small">Proposed because {props.because}.</p>}
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={props.onClose}>{props.leave}</Button>
-          <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
-            {props.action}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+        )}
+      />
+      {props.because && <p className="quiet small">Proposed because {props.because}.</p>}
+    </FormDialog>
   );
 }

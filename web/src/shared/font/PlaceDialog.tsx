@@ -1,13 +1,9 @@
-import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Controller, useForm } from "react-hook-form";
 import type { Slot } from "../api/types";
+import { closing, FormDialog } from "../parts/FormDialog";
 
 /** A place as it is typed. */
 type Place = { family: string; weight: number; width: number; slope: string };
@@ -37,69 +33,62 @@ export function PlaceDialog(props: {
   const { register, handleSubmit, control, formState } = useForm<Place>({
     defaultValues: { family: props.family, weight: slot.weight, width: slot.width, slope: slot.slope },
   });
-  const save = handleSubmit(async ({ family, weight, width, slope }) => {
+  const save = handleSubmit(({ family, weight, width, slope }) => {
     const moved = variable ? {} : { weight, weightMax: weight, width, widthMax: width };
-    const done = await props.onSave({ family: family.trim(), slot: { ...slot, ...moved, slope } }).then(
-      () => true,
-      () => false,
+    return closing(
+      props.onSave({ family: family.trim(), slot: { ...slot, ...moved, slope } }),
+      props.onClose,
     );
-    if (done) {
-      props.onClose();
-    }
   });
   return (
-    <Dialog open onClose={props.onClose} fullWidth maxWidth="xs" aria-labelledby="place-title">
-      <form onSubmit={(event) => void save(event)}>
-        <DialogTitle id="place-title">{props.title}</DialogTitle>
-        <DialogContent className="dialog-fields">
+    <FormDialog
+      title={props.title}
+      action={props.action}
+      leave={props.leave}
+      disabled={formState.isSubmitting}
+      onSubmit={save}
+      onClose={props.onClose}
+    >
+      <TextField
+        label={words.family}
+        {...register("family", { required: true, maxLength: 300 })}
+        error={!!formState.errors.family}
+      />
+      {!variable && (
+        <>
           <TextField
-            label={words.family}
-            {...register("family", { required: true, maxLength: 300 })}
-            error={!!formState.errors.family}
+            label={words.weight}
+            type="number"
+            {...register("weight", { required: true, min: 1, max: 1000, valueAsNumber: true })}
+            error={!!formState.errors.weight}
+            helperText={words.weightHelp}
           />
-          {!variable && (
-            <>
-              <TextField
-                label={words.weight}
-                type="number"
-                {...register("weight", { required: true, min: 1, max: 1000, valueAsNumber: true })}
-                error={!!formState.errors.weight}
-                helperText={words.weightHelp}
-              />
-              <TextField
-                label={words.width}
-                type="number"
-                {...register("width", { required: true, min: 50, max: 200, valueAsNumber: true })}
-                error={!!formState.errors.width}
-                helperText={words.widthHelp}
-              />
-            </>
-          )}
-          <Controller
-            name="slope"
-            control={control}
-            render={({ field }) => (
-              <ToggleButtonGroup
-                exclusive
-                value={field.value}
-                aria-label={words.slope}
-                onChange={(_, value: string | null) => value && field.onChange(value)}
-              >
-                <ToggleButton value="upright">Upright</ToggleButton>
-                <ToggleButton value="italic">Italic</ToggleButton>
-                <ToggleButton value="oblique">Oblique</ToggleButton>
-              </ToggleButtonGroup>
-            )}
+          <TextField
+            label={words.width}
+            type="number"
+            {...register("width", { required: true, min: 50, max: 200, valueAsNumber: true })}
+            error={!!formState.errors.width}
+            helperText={words.widthHelp}
           />
-          {props.help && <p className="quiet small">{props.help}</p>}
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={props.onClose}>{props.leave}</Button>
-          <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
-            {props.action}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+        </>
+      )}
+      <Controller
+        name="slope"
+        control={control}
+        render={({ field }) => (
+          <ToggleButtonGroup
+            exclusive
+            value={field.value}
+            aria-label={words.slope}
+            onChange={(_, value: string | null) => value && field.onChange(value)}
+          >
+            <ToggleButton value="upright">Upright</ToggleButton>
+            <ToggleButton value="italic">Italic</ToggleButton>
+            <ToggleButton value="oblique">Oblique</ToggleButton>
+          </ToggleButtonGroup>
+        )}
+      />
+      {props.help && <p className="quiet small">{props.help}</p>}
+    </FormDialog>
   );
 }
