@@ -12,7 +12,7 @@ test("the sign-in page passes the audit", async ({ page }) => {
 
 for (const colorScheme of ["light", "dark"] as const) {
   test(`every place passes the audit on ${colorScheme} paper`, async ({ page }) => {
-    test.setTimeout(400_000);
+    test.setTimeout(600_000);
     await page.emulateMedia({ colorScheme });
     await signIn(page);
     for (const place of places) {

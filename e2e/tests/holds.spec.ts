@@ -17,7 +17,7 @@ for (const [width, height, what] of [
   [640, 400, "200 % of 1280 by 800"],
 ] as const) {
   test(`every place fits and passes the audit at ${what}`, async ({ page }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(600_000);
     await page.setViewportSize({ width, height });
     await signIn(page);
     for (const place of places) {

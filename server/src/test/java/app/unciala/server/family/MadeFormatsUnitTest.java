@@ -1,0 +1,159 @@
+package app.unciala.server.family;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.license.Verdict;
+import app.unciala.server.family.FaceFileEntity.NewFile;
+import app.unciala.server.family.MadeFormats.Asked;
+import app.unciala.server.family.MadeFormats.Makeable;
+import app.unciala.server.family.MadeFormats.Making;
+import app.unciala.server.family.MadeFormats.Plan;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.history.Actor;
+import app.unciala.server.history.HistoryService;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.job.Jobs;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.storage.FileStore;
+import app.unciala.server.testing.Samples;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.transaction.support.TransactionCallback;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What the job of making formats takes up, and that one failure does not stop the rest. */
+class MadeFormatsUnitTest {
+    private final FamilyRepository families = mock();
+    private final FaceFileRepository files = mock();
+    private final FileStore store = mock();
+    private final LicenseService licenses = mock();
+    private final Jobs jobs = mock();
+    private final Actor actor = mock();
+    private final TransactionTemplate transaction = mock();
+
+    @SuppressWarnings("unchecked")
+    private final OneTimeTask<Void> job = mock(OneTimeTask.class);
+
+    private final MadeFormats formats = new MadeFormats(
+            families,
+            files,
+            store,
+            licenses,
+            mock(FamilyChanges.class),
+            mock(Changes.class),
+            mock(HistoryService.class),
+            actor,
+            job,
+            jobs,
+            mock(EntityManager.class),
+            transaction,
+            Clock.systemUTC());
+
+    @BeforeEach
+    void hold() {
+        when(actor.name()).thenReturn("priya");
+        when(families.findById("f")).thenReturn(Optional.of(new FamilyEntity("f", "Wendlow", Instant.EPOCH)));
+        when(families.existsById("f")).thenReturn(true);
+        when(transaction.execute(any()))
+                .thenAnswer(call -> call.<TransactionCallback<?>>getArgument(0).doInTransaction(null));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"priya,true", "Somebody with spaces,false", "a,true"})
+    void whatWasAskedComesBackFromTheNameOfTheJob(String by, boolean anyway) {
+        Asked asked = new Asked("x27wj2xgucvu", FontFormat.WOFF2, anyway, by);
+        assertThat(Asked.read(asked.toText())).isEqualTo(asked);
+    }
+
+    @Test
+    void onlyWhatIsAllowedIsTakenUpUnlessSomebodySaysAnyway() {
+        Plan plan = new Plan(
+                List.of(face("a", Verdict.ALLOWED), face("b", Verdict.NOT_STATED), face("c", Verdict.REFUSED)),
+                Making.NONE);
+        assertThat(new Asked("f", FontFormat.WOFF2, false, "priya").of(plan))
+                .extracting(Makeable::fileId)
+                .containsExactly("a");
+        assertThat(new Asked("f", FontFormat.WOFF2, true, "priya").of(plan))
+                .extracting(Makeable::fileId)
+                .containsExactly("a", "b");
+    }
+
+    @Test
+    void theFileToMakeItOfIsADesktopFileThatCameBeforeOthers() {
+        List<FaceFileEntity> held = List.of(
+                file("web", FontFormat.WOFF, 1), file("younger", FontFormat.TTF, 3), file("older", FontFormat.TTF, 2));
+        when(files.findByFamilyId("f")).thenReturn(held);
+        assertThat(formats.plan("f", "woff2").faces())
+                .extracting(Makeable::fileId)
+                .containsExactly("older");
+        assertThat(formats.plan("f", "woff").faces()).as("held already").isEmpty();
+    }
+
+    @Test
+    void aFaceThatCannotBeReadIsNamedAndTheRestGoesOn() {
+        List<FaceFileEntity> held = List.of(file("one", FontFormat.TTF, 1));
+        when(files.findByFamilyId("f")).thenReturn(held);
+        when(files.findById("one")).thenReturn(Optional.of(held.get(0)));
+        doThrow(Fault.notFound("stored file", "0")).when(store).file(any());
+        formats.run(new Asked("f", FontFormat.WOFF2, true, "priya"));
+        Making making = formats.plan("f", "woff2").making();
+        assertThat(making.running()).isFalse();
+        assertThat(making.failures()).singleElement().asString().startsWith("one.ttf: There is no stored file");
+        verify(store, never()).put(any(byte[].class));
+    }
+
+    @Test
+    void aFamilyThatIsGoneByThenEndsTheJob() {
+        when(families.existsById("gone")).thenReturn(false);
+        formats.run(new Asked("gone", FontFormat.WOFF2, true, "priya"));
+        verify(store, never()).put(any(byte[].class));
+    }
+
+    @Test
+    void nothingToMakeIsNoJob() {
+        when(files.findByFamilyId("f")).thenReturn(List.of());
+        assertThatThrownBy(() -> formats.makeAll("f", "woff2", false)).isInstanceOf(Fault.class);
+        verify(jobs, never()).soon(any(), any());
+    }
+
+    private static Makeable face(String id, Verdict verdict) {
+        return new Makeable(id, id + ".ttf", SlotView.of(Slot.of(400, 100, Slope.UPRIGHT)), 1, verdict, "");
+    }
+
+    private static FaceFileEntity file(String id, FontFormat format, int second) {
+        byte[] bytes = Samples.font("Wendlow-Regular.ttf");
+        Sfnt face = FontReader.read(bytes).faces().get(0);
+        FaceReport report = FaceReport.of(face);
+        NewFile file = new NewFile(
+                id + "." + format.key(),
+                "0".repeat(64),
+                bytes.length,
+                format,
+                report.identity().slot(),
+                FileFacts.of(face, report),
+                null);
+        return new FaceFileEntity(id, "f", file, Instant.ofEpochSecond(second), "admin");
+    }
+}
