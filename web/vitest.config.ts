@@ -8,6 +8,6 @@ export default defineConfig({
     environment: "jsdom",
     environmentOptions: { jsdom: { url: "http://localhost:8600/" } },
     setupFiles: ["src/testing/setup.ts"],
-    testTimeout: 20_000,
+    testTimeout: 60_000,
   },
 });

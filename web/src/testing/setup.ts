@@ -5,7 +5,7 @@ import { connection } from "../shared/api/connection";
 import { Events } from "./events";
 import { network } from "./network";
 
-configure({ asyncUtilTimeout: 5_000 });
+configure({ asyncUtilTimeout: 20_000 });
 
 /** What jsdom has not: nothing is laid out, so nothing is ever seen, resized or scrolled. */
 class Observer {
