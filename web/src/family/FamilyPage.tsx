@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { Link, useLocation, useParams, useSearchParams } from "react-router";
 import { useMayEdit } from "../shared/account/session";
 import { ProblemError } from "../shared/api/client";
@@ -6,7 +7,7 @@ import type { Family, Flag, HeldFile } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
 import { SlotGrid } from "../shared/font/SlotGrid";
-import { shownFile } from "../shared/font/slots";
+import { regularOf, shownFile } from "../shared/font/slots";
 import { useNameStyle } from "../shared/font/storedFont";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
@@ -44,8 +45,7 @@ function OneFamily({ family, leaf }: { family: Family; leaf: LeafOfFamily }) {
   const flags = useFlagsOf("family", id);
   const mayEdit = useMayEdit();
   const { search } = useLocation();
-  const regular = files.find((file) => file.slot.label === "Regular") ?? files[0];
-  const nameStyle = useNameStyle(regular, name);
+  const nameStyle = useNameStyle(regularOf(files), name);
   const here = (flag: Flag) => leafOf(flag) === leaf;
   const elsewhere = leaf === "faces" ? flags.filter((flag) => !here(flag)) : [];
   return (
@@ -94,7 +94,7 @@ function OneFamily({ family, leaf }: { family: Family; leaf: LeafOfFamily }) {
   );
 }
 
-type ContentProps = { family: Family; leaf: LeafOfFamily; notes: React.ReactNode; flags: Flag[] };
+type ContentProps = { family: Family; leaf: LeafOfFamily; notes: ReactNode; flags: Flag[] };
 
 function Content({ family, leaf, notes, flags }: ContentProps) {
   const face = useFace(family.files);
@@ -153,8 +153,7 @@ function Content({ family, leaf, notes, flags }: ContentProps) {
 function useFace(files: HeldFile[]) {
   const [params, setParams] = useSearchParams();
   const chosen = params.get("face") ?? "";
-  const regular = files.find((file) => file.slot.label === "Regular") ?? files[0];
-  const key = files.some((file) => file.slot.key === chosen) ? chosen : regular?.slot.key;
+  const key = files.some((file) => file.slot.key === chosen) ? chosen : regularOf(files)?.slot.key;
   return {
     key,
     file: shownFile(files.filter((file) => file.slot.key === key)),

@@ -1,10 +1,9 @@
 import Button from "@mui/material/Button";
-import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { useMayEdit } from "../shared/account/session";
-import { askAgain } from "../shared/api/answers";
 import { api, bodyOf } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
+import { useAskAgainAfter } from "../shared/api/useAskAgainAfter";
 import type { Family } from "../shared/api/types";
 import { Choice } from "../shared/parts/Choice";
 import { count, formatName } from "../shared/parts/format";
@@ -24,7 +23,7 @@ export function MakeFormats({ family }: { family: Family }) {
     { refetchInterval: (answer) => (answer?.making.running ? ASK_AGAIN_AFTER : false) },
   );
   const running = plan.data?.making.running ?? false;
-  useAfter(running);
+  useAskAgainAfter(running, "family");
   const make = useChange({
     of: "family",
     change: (anyway: boolean) =>
@@ -71,16 +70,4 @@ export function MakeFormats({ family }: { family: Family }) {
       )}
     </div>
   );
-}
-
-/** Asks for the family again when the job has ended, since it holds more by then. */
-function useAfter(running: boolean) {
-  const client = useQueryClient();
-  const was = useRef(running);
-  useEffect(() => {
-    if (was.current && !running) {
-      void askAgain(client, "family");
-    }
-    was.current = running;
-  }, [running, client]);
 }

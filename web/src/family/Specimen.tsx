@@ -9,17 +9,17 @@ import {
   axisName,
   featureSettings,
   isNumbered,
+  placeOn,
   switchable,
   variationSettings,
   type Feature,
 } from "../shared/font/features";
 import { hasLatin } from "../shared/font/sample";
-import { shownFile } from "../shared/font/slots";
+import { regularOf, shownFile } from "../shared/font/slots";
 import { inFont, useStoredFont } from "../shared/font/storedFont";
 import { Choice } from "../shared/parts/Choice";
 import { OneFamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
 import { formatName, number } from "../shared/parts/format";
-import { placeOn } from "./facts";
 import { words } from "./words";
 
 const sizes = [14, 18, 24, 32, 44, 60];
@@ -255,11 +255,11 @@ function Pair(props: {
 }) {
   const [other, setOther] = useState<NamedRecord | null>(null);
   const [turned, setTurned] = useState(false);
-  const files = useGet("/api/families/{id}", { path: { id: other?.id ?? "" } }, { enabled: other !== null })
-    .data?.files;
-  const regular = files?.find((file) => file.slot.label === "Regular") ?? files?.[0];
+  const files =
+    useGet("/api/families/{id}", { path: { id: other?.id ?? "" } }, { enabled: other !== null }).data
+      ?.files ?? [];
   const font = useStoredFont(
-    shownFile(files?.filter((file) => file.slot.key === regular?.slot.key) ?? [])?.sha256,
+    shownFile(files.filter((file) => file.slot.key === regularOf(files)?.slot.key))?.sha256,
   );
   const otherStyle = other ? inFont(font) : {};
   return (

@@ -1,5 +1,5 @@
 import type { FileDetails } from "../shared/api/types";
-import { count, listed, number, tenths } from "../shared/parts/format";
+import { count, listed, number } from "../shared/parts/format";
 
 /** Languages that many sites are in, named first where a font covers them. */
 const wanted = [
@@ -57,9 +57,4 @@ export function permissionsIn({
   embedding,
 }: Pick<FileDetails, "openLicense" | "embedding">): string {
   return `${openLicense ? `It names the open license ${openLicense}. ` : ""}Embedding: ${embedding}.`;
-}
-
-/** A place on an axis as it is shown. */
-export function placeOn(value: number): string {
-  return Number.isInteger(value) ? String(value) : tenths(value);
 }

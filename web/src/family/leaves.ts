@@ -43,10 +43,13 @@ export function standing({ files, licenses, sites }: Family, flags: Flag[]): str
   if (open.length > 0) {
     return `It may be used; ${count(open.length, "thing")} should be settled.`;
   }
-  const under = listed(licenses.map((license) => license.name));
+  const under =
+    licenses.length === 0
+      ? "what it lacks is accepted for now"
+      : `it stands under ${listed(licenses.map((license) => license.name))}`;
   const where =
     sites.length === 0
       ? "no site uses it"
       : `${listed(sites.map((site) => site.name))} ${sites.length === 1 ? "uses" : "use"} it`;
-  return `All is well: it stands under ${under}, and ${where}.`;
+  return `All is well: ${under}, and ${where}.`;
 }

@@ -66,6 +66,9 @@ describe("what stands on which leaf", () => {
     );
     expect(standing(used, [flag({ severity: "STOP", acceptedUntil: "2030-01-01" })])).toMatch(/^All is well/);
     expect(standing(family({ files: [] }), [])).toBe("No file of it is held.");
+    expect(standing(family(), [flag({ severity: "STOP", acceptedUntil: "2030-01-01" })])).toBe(
+      "All is well: what it lacks is accepted for now, and no site uses it.",
+    );
   });
 });
 
@@ -179,7 +182,7 @@ describe("making formats", () => {
     recorded(family());
     const plan = {
       faces: [face("ALLOWED"), face("NOT_STATED")],
-      making: { format: "", running: false, done: 0, total: 0, failures: [] as string[] },
+      making: { running: false, done: 0, total: 0, failures: [] as string[] },
     };
     const asked: string[] = [];
     network.use(
@@ -198,7 +201,7 @@ describe("making formats", () => {
       }),
       http.post("*/api/families/f1/formats/:format", ({ request }) => {
         asked.push(new URL(request.url).search);
-        plan.making = { format: "woff2", running: true, done: 1, total: 2, failures: [] };
+        plan.making = { running: true, done: 1, total: 2, failures: [] };
         return HttpResponse.json(plan.making, { status: 202 });
       }),
     );

@@ -1,10 +1,10 @@
 import LinearProgress from "@mui/material/LinearProgress";
-import { useIsMutating, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useEffect, useState } from "react";
+import { useIsMutating } from "@tanstack/react-query";
+import { useCallback } from "react";
 import { Link, useParams } from "react-router";
 import { useMayEdit, usePeople } from "../shared/account/session";
-import { askAgain } from "../shared/api/answers";
 import { useGet, usePages } from "../shared/api/queries";
+import { useAskAgainAfter } from "../shared/api/useAskAgainAfter";
 import type { Intake, IntakeFamily } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Rows } from "../shared/parts/Rows";
@@ -32,7 +32,7 @@ export function IntakePage() {
   const people = usePeople();
   const { refetch } = found;
   const reread = useCallback(() => void refetch(), [refetch]);
-  useEnd(found.data?.state === "READING");
+  useAskAgainAfter(found.data?.state === "READING", "intake");
   if (!found.data) {
     return (
       <NotHere error={found.error} again={() => void found.refetch()} all="/intake" allWords={words.all} />
@@ -130,16 +130,4 @@ function Read({ intake: { state, summary } }: { intake: Intake }) {
 /** Whether a family is the first of those that stand as it does. */
 function begins(families: IntakeFamily[], index: number): boolean {
   return index === 0 || families[index - 1]?.standing !== families[index]?.standing;
-}
-
-/** Asks again when reading has ended, since other places count what waits. */
-function useEnd(reading: boolean) {
-  const client = useQueryClient();
-  const [was, setWas] = useState(reading);
-  useEffect(() => {
-    if (was && !reading) {
-      void askAgain(client, "intake");
-    }
-    setWas(reading);
-  }, [was, reading, client]);
 }

@@ -40,7 +40,7 @@ export const network = setupServer(
   http.get("*/api/families/:id/formats/:format", () =>
     HttpResponse.json({
       faces: [],
-      making: { format: "", running: false, done: 0, total: 0, failures: [] },
+      making: { running: false, done: 0, total: 0, failures: [] },
     }),
   ),
   http.get("*/api/files/:digest/details", () => HttpResponse.json(details())),

@@ -1,3 +1,5 @@
+import { tenths } from "../parts/format";
+
 /** Layout features that a reader would want to try, with their names as OpenType registers them, in short. */
 const names: Record<string, string> = {
   liga: "Ligatures",
@@ -77,4 +79,9 @@ export function axisName(tag: string): string {
 export function variationSettings(at: Record<string, number>): string {
   const settings = Object.entries(at).map(([tag, value]) => `"${tag}" ${value}`);
   return settings.length > 0 ? settings.join(", ") : "normal";
+}
+
+/** A place on an axis as it is shown. */
+export function placeOn(value: number): string {
+  return Number.isInteger(value) ? String(value) : tenths(value);
 }

@@ -56,6 +56,11 @@ export function arranged<C extends { slot: Slot }>(all: C[]): Grid<C> {
   };
 }
 
+/** The file that a family is shown by: its regular face, or else its first. */
+export function regularOf(files: HeldFile[]): HeldFile | undefined {
+  return files.find((file) => file.slot.label === "Regular") ?? files[0];
+}
+
 /** Whether browsers take a face in one slot for what another slot asks: an oblique stands for an italic too. */
 export function serves(held: Slot, asked: Slot): boolean {
   return (

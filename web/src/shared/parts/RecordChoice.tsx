@@ -69,19 +69,20 @@ export function FamilyChoice(props: {
   );
 }
 
-/** Chooses one family. */
-export function OneFamilyChoice(props: {
+type OneProps<Chosen> = {
   label: string;
   chosen: NamedRecord | null;
   placeholder?: string;
-  onChange: (chosen: NamedRecord) => void;
-}) {
+  onChange: (chosen: Chosen) => void;
+};
+
+function OneChoice(props: OneProps<NamedRecord | null> & { find: Find; width: number }) {
   return (
     <Autocomplete
-      {...useNameSearch(useFamilies, props.chosen?.name)}
+      {...useNameSearch(props.find, props.chosen?.name)}
       value={props.chosen}
-      onChange={(_, family) => family && props.onChange(family)}
-      sx={{ minWidth: 190 }}
+      onChange={(_, record) => props.onChange(record)}
+      sx={{ minWidth: props.width }}
       renderInput={(params) => (
         <TextField
           {...params}
@@ -94,27 +95,14 @@ export function OneFamilyChoice(props: {
   );
 }
 
-/** Chooses a recorded license, or none. */
-export function LicenseChoice(props: {
-  label: string;
-  chosen: NamedRecord | null;
-  placeholder: string;
-  onChange: (chosen: NamedRecord | null) => void;
-}) {
+/** Chooses one family. */
+export function OneFamilyChoice({ onChange, ...props }: OneProps<NamedRecord>) {
   return (
-    <Autocomplete
-      {...useNameSearch(useLicenses, props.chosen?.name)}
-      value={props.chosen}
-      onChange={(_, license) => props.onChange(license)}
-      sx={{ minWidth: 270 }}
-      renderInput={(params) => (
-        <TextField
-          {...params}
-          variant="standard"
-          placeholder={props.placeholder}
-          slotProps={named(params, props.label)}
-        />
-      )}
-    />
+    <OneChoice {...props} find={useFamilies} width={190} onChange={(family) => family && onChange(family)} />
   );
+}
+
+/** Chooses a recorded license, or none. */
+export function LicenseChoice(props: OneProps<NamedRecord | null>) {
+  return <OneChoice {...props} find={useLicenses} width={270} />;
 }

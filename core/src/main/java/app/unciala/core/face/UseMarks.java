@@ -34,7 +34,11 @@ public final class UseMarks {
     }
 
     /** The words found, with the text around them, and the record that holds them. */
-    public record Mark(Kind kind, String source, String text) {}
+    public record Mark(Kind kind, String source, String text) {
+        public String words() {
+            return source + " " + kind.words() + ": “" + text + "”";
+        }
+    }
 
     private static final String OR = "(and|or|and/or|&|as well as)";
 

@@ -322,7 +322,7 @@ public class Duplicates implements Reverser {
                 .param("ids", ids)
                 .query(String.class)
                 .list();
-        owners.stream().filter(id -> families.findById(id).isEmpty()).forEach(service::restoreFamily);
+        owners.forEach(service::restoreFamily);
         database.sql("update face_file set deleted_at = null, superseded_by = null where id in (:ids)")
                 .param("ids", ids)
                 .update();

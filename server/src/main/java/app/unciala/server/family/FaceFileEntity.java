@@ -4,7 +4,6 @@ import static app.unciala.server.inventory.Texts.cut;
 
 import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.drawing.Sketch;
-import app.unciala.core.face.Classification;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
@@ -23,7 +22,6 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
 import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
@@ -99,17 +97,7 @@ class FaceFileEntity {
         format = file.format();
         madeFrom = file.madeFrom();
         slot = new SlotColumns(file.slot());
-        FileFacts facts = file.facts();
-        subfamily = cut(facts.subfamily(), 300);
-        redraw(facts.drawing());
-        showBy(facts.sample());
-        glyphs = facts.glyphs();
-        codePoints = facts.codePoints();
-        fontVersion = cut(facts.version(), 500);
-        embedding = facts.embedding();
-        describe(facts.sketch(), facts.foundry(), facts.classification());
-        mark(facts.mark());
-        speak(facts.languages());
+        read(file.facts());
     }
 
     /** A file about to be held: what it is called, what it is, and where it goes. */
@@ -122,34 +110,24 @@ class FaceFileEntity {
             FileFacts facts,
             @Nullable String madeFrom) {}
 
-    /** Records the digest of the drawing as the current version of it computes it. */
-    final void redraw(String digest) {
-        drawing = digest;
+    /** Records what the current version reads out of the file. */
+    final void read(FileFacts facts) {
+        subfamily = cut(facts.subfamily(), 300);
+        drawing = facts.drawing();
         drawingVersion = DrawingDigest.VERSION;
-    }
-
-    /** Records the letters to show the file by. */
-    final void showBy(String letters) {
-        sample = letters;
-    }
-
-    /** Records what later versions read out of a file: its drawing in short, its foundry and its kind of type. */
-    final void describe(Sketch drawn, String madeBy, Optional<Classification> kind) {
-        sketch = drawn.bytes();
-        foundry = cut(madeBy, 300);
-        classification = kind.map(Enum::name).orElse("");
-    }
-
-    /** Records what a file says of its use, or that it says nothing. */
-    final void mark(Optional<Mark> mark) {
-        markKind = mark.map(found -> found.kind().name()).orElse("");
-        markSource = cut(mark.map(Mark::source).orElse(""), 200);
-        markText = cut(mark.map(Mark::text).orElse(""), 500);
-    }
-
-    /** Records the tags of the languages that the file covers, each between spaces so that it is found as a whole. */
-    final void speak(List<String> tags) {
-        languages = tags.isEmpty() ? null : cut(" " + String.join(" ", tags) + " ", 8000);
+        sketch = facts.sketch().bytes();
+        glyphs = facts.glyphs();
+        codePoints = facts.codePoints();
+        sample = facts.sample();
+        fontVersion = cut(facts.version(), 500);
+        embedding = facts.embedding();
+        foundry = cut(facts.foundry(), 300);
+        classification = facts.classification().map(Enum::name).orElse("");
+        markKind = facts.mark().map(mark -> mark.kind().name()).orElse("");
+        markSource = cut(facts.mark().map(Mark::source).orElse(""), 200);
+        markText = cut(facts.mark().map(Mark::text).orElse(""), 500);
+        // Each between spaces, so that it is found as a whole.
+        languages = facts.languages().isEmpty() ? null : cut(" " + String.join(" ", facts.languages()) + " ", 8000);
     }
 
     private Optional<Mark> mark() {
@@ -240,6 +218,10 @@ class FaceFileEntity {
         return slot.toSlot();
     }
 
+    boolean isMadeHere() {
+        return madeFrom != null;
+    }
+
     HeldFile toSnapshot(boolean intact) {
         return new HeldFile(
                 id,
@@ -272,7 +254,7 @@ class FaceFileEntity {
                 fontVersion,
                 embedding,
                 embedding.words(),
-                madeFrom != null,
+                isMadeHere(),
                 addedAt,
                 addedBy);
     }

@@ -265,9 +265,7 @@ public class FamilyService implements Reverser {
     @Override
     public void reverse(Reversal reversal) {
         String familyId = reversal.ids().get(0);
-        if (families.findById(familyId).isEmpty()) {
-            restoreFamily(familyId);
-        }
+        restoreFamily(familyId);
         database.sql("update face_file set deleted_at = null where id = :id")
                 .param("id", reversal.ids().get(1))
                 .update();
@@ -276,8 +274,11 @@ public class FamilyService implements Reverser {
         familyChanges.touched(Set.of(familyId), List.of());
     }
 
-    /** Brings a deleted family back under its name, unless another has that name by now. */
+    /** Brings a family back under its name if it was deleted, unless another has that name by now. */
     void restoreFamily(String id) {
+        if (families.existsById(id)) {
+            return;
+        }
         String name = database.sql("select name from family where id = :id")
                 .param("id", id)
                 .query(String.class)
@@ -290,6 +291,7 @@ public class FamilyService implements Reverser {
                 .param("key", key)
                 .param("id", id)
                 .update();
+        entities.clear();
     }
 
     @Transactional(readOnly = true)

@@ -115,7 +115,7 @@ public record FileDetails(
                         .map(found -> found.license().spdx())
                         .orElse(""),
                 report.embedding().words(),
-                details.marks().stream().map(FileDetails::words).toList(),
+                details.marks().stream().map(Mark::words).toList(),
                 report.problems().stream().map(Problem::text).toList());
     }
 
@@ -132,9 +132,5 @@ public record FileDetails(
                 Comparator.comparingInt((Nearly language) -> language.lacking().length())
                         .thenComparing(Nearly::language));
         return nearly;
-    }
-
-    private static String words(Mark mark) {
-        return mark.source() + " " + mark.kind().words() + ": “" + mark.text() + "”";
     }
 }

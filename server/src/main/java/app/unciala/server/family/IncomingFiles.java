@@ -166,8 +166,8 @@ public class IncomingFiles {
         boolean converted = held.stream()
                 .anyMatch(file -> !own.contains(file)
                         && own.stream()
-                                .anyMatch(source -> file.toRecord().madeHere()
-                                        && file.slot().equals(source.slot())));
+                                .anyMatch(source ->
+                                        file.isMadeHere() && file.slot().equals(source.slot())));
         if (converted || links.isNamed(familyId) && held.size() == own.size()) {
             throw Fault.conflict(family.name() + " is in use by now, so this intake cannot be taken back.");
         }

@@ -12,6 +12,7 @@ import app.unciala.core.license.Verdict;
 import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.fault.FullDisk;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
@@ -37,7 +38,8 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -45,10 +47,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Web files made here from files that are held, one at once or those of all faces by a job, as far as licenses let. */
 @Service
 public class MadeFormats {
+    private static final Logger LOG = LoggerFactory.getLogger(MadeFormats.class);
+
     /** Desktop files come first, and files as they came before those made here. */
     private static final Comparator<FaceFileEntity> BEST_SOURCE = Comparator.comparing(
                     (FaceFileEntity file) -> file.format() != FontFormat.TTF && file.format() != FontFormat.OTF)
-            .thenComparing(file -> file.toSnapshot(true).madeHere())
+            .thenComparing(FaceFileEntity::isMadeHere)
             .thenComparing(FaceFileEntity.BY_AGE);
 
     private final FamilyRepository families;
@@ -102,18 +106,19 @@ public class MadeFormats {
      */
     public record Makeable(String fileId, String fileName, SlotView slot, long bytes, Verdict verdict, String reason) {}
 
-    /** How far making the files of a family is; {@code failures} are sentences. */
-    public record Making(String format, boolean running, int done, int total, List<String> failures) {
-        static final Making NONE = new Making("", false, 0, 0, List.of());
+    /** How far making the files of a format is; {@code failures} are sentences. */
+    public record Making(boolean running, int done, int total, List<String> failures) {
+        static final Making NONE = new Making(false, 0, 0, List.of());
     }
 
-    /** The faces of a family that do not hold a format, and what is being made of it, or was last. */
+    /** The faces of a family that do not hold a format, and how far making it is, or went last. */
     public record Plan(List<Makeable> faces, Making making) {}
 
     @Transactional(readOnly = true)
     public Plan plan(String familyId, String format) {
         mustExist(familyId);
-        return new Plan(makeable(familyId, format(format)), makings.getOrDefault(familyId, Making.NONE));
+        FontFormat made = format(format);
+        return new Plan(makeable(familyId, made), makings.getOrDefault(key(familyId, made), Making.NONE));
     }
 
     private List<Makeable> makeable(String familyId, FontFormat format) {
@@ -146,21 +151,24 @@ public class MadeFormats {
      */
     public Making makeAll(String familyId, String format, boolean anyway) {
         Asked asked = new Asked(familyId, format(format), anyway, actor.name());
-        int total = Objects.requireNonNull(
-                transaction.execute(status -> asked.of(plan(familyId, format)).size()));
+        int total = makeable(asked).size();
         if (total == 0) {
             throw Fault.conflict("There is no face to make " + asked.format().label() + " of.");
         }
-        Making begun = new Making(format, true, 0, total, List.of());
-        makings.put(familyId, begun);
+        Making begun = new Making(true, 0, total, List.of());
+        makings.put(key(familyId, asked.format()), begun);
         jobs.soon(makeFormats, asked.toText());
         return begun;
+    }
+
+    private static String key(String familyId, FontFormat format) {
+        return familyId + " " + format.key();
     }
 
     /** What was asked of the job, which the name of the job keeps. */
     record Asked(String familyId, FontFormat format, boolean anyway, String by) {
         String toText() {
-            return familyId + " " + format.key() + " " + anyway + " " + by;
+            return key(familyId, format) + " " + anyway + " " + by;
         }
 
         static Asked read(String text) {
@@ -169,30 +177,37 @@ public class MadeFormats {
                     parts[0], FontFormat.fromKey(parts[1]).orElseThrow(), Boolean.parseBoolean(parts[2]), parts[3]);
         }
 
-        List<Makeable> of(Plan plan) {
-            return plan.faces().stream()
-                    .filter(face -> face.verdict() == Verdict.ALLOWED || anyway && face.verdict() == Verdict.NOT_STATED)
-                    .toList();
+        boolean takes(Makeable face) {
+            return face.verdict() == Verdict.ALLOWED || anyway && face.verdict() == Verdict.NOT_STATED;
         }
+    }
+
+    /** The faces that a job takes up; none of a family that is gone. */
+    private List<Makeable> makeable(Asked asked) {
+        return Objects.requireNonNull(transaction.execute(status -> makeable(asked.familyId(), asked.format()).stream()
+                .filter(asked::takes)
+                .toList()));
     }
 
     /** The job: makes one file after another; one that fails does not stop the rest. */
     void run(Asked asked) {
-        String format = asked.format().key();
-        List<Makeable> faces = families.existsById(asked.familyId())
-                ? Objects.requireNonNull(transaction.execute(status -> asked.of(plan(asked.familyId(), format))))
-                : List.of();
+        String key = key(asked.familyId(), asked.format());
+        List<Makeable> faces = makeable(asked);
         List<String> failures = new ArrayList<>();
         for (int done = 0; done < faces.size(); done++) {
             Makeable face = faces.get(done);
-            makings.put(asked.familyId(), new Making(format, true, done, faces.size(), List.copyOf(failures)));
+            makings.put(key, new Making(true, done, faces.size(), List.copyOf(failures)));
             try {
                 make(asked.familyId(), face.fileId(), asked.format(), asked.anyway());
-            } catch (Fault | FontException e) {
+            } catch (Fault e) {
                 failures.add(face.fileName() + ": " + e.getMessage());
+            } catch (RuntimeException e) {
+                LOG.error("{} of {} cannot be made", asked.format().label(), face.fileName(), e);
+                failures.add(face.fileName() + ": "
+                        + (FullDisk.caused(e) ? FullDisk.SENTENCE : "the server failed; its log says why."));
             }
         }
-        makings.put(asked.familyId(), new Making(format, false, faces.size(), faces.size(), List.copyOf(failures)));
+        makings.put(key, new Making(false, faces.size(), faces.size(), List.copyOf(failures)));
     }
 
     /**
@@ -278,8 +293,8 @@ public class MadeFormats {
         return families.findById(familyId).orElseThrow(() -> Fault.notFound("family", familyId));
     }
 
-    private static FontFormat format(@Nullable String key) {
-        return FontFormat.fromKey(Objects.requireNonNullElse(key, ""))
+    private static FontFormat format(String key) {
+        return FontFormat.fromKey(key)
                 .orElseThrow(() -> Fault.invalid("format", "A format is woff2, woff, ttf, otf, eot or svg."));
     }
 }

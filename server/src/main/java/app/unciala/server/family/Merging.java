@@ -96,12 +96,12 @@ public class Merging implements Reverser {
         boolean undoable = true;
         for (Site site : sites.asking(Set.of(familyId))) {
             undoable &= !site.familyNames().containsKey(intoId);
-            Site changed = renamed(site, familyId, intoId);
+            Site changed = repointed(site, familyId, intoId);
             undo.add("site " + site.id() + " " + changed.version());
         }
         for (Recorded license : licenses.covering(Set.of(familyId))) {
             undoable &= !license.familyNames().containsKey(intoId);
-            Recorded changed = renamed(license, familyId, intoId);
+            Recorded changed = repointed(license, familyId, intoId);
             undo.add("license " + license.id() + " " + changed.version());
         }
         String name = from.name();
@@ -114,7 +114,7 @@ public class Merging implements Reverser {
         return new Merged(intoId, entry, undoable);
     }
 
-    private Site renamed(Site site, String fromId, String toId) {
+    private Site repointed(Site site, String fromId, String toId) {
         List<Role> roles = site.roles().stream()
                 .map(role -> role.familyId().equals(fromId)
                         ? new Role(role.role(), toId, role.generic(), role.faces())
@@ -124,7 +124,7 @@ public class Merging implements Reverser {
                 site.id(), site.version(), new SiteDraft(site.clientId(), site.name(), site.domains(), roles));
     }
 
-    private Recorded renamed(Recorded license, String fromId, String toId) {
+    private Recorded repointed(Recorded license, String fromId, String toId) {
         Map<String, Covered> covers = new LinkedHashMap<>();
         for (Covered covered : license.terms().covers()) {
             String id = covered.familyId().equals(fromId) ? toId : covered.familyId();
@@ -154,7 +154,6 @@ public class Merging implements Reverser {
         String familyId = reversal.ids().get(0);
         String intoId = reversal.ids().get(1);
         service.restoreFamily(familyId);
-        entities.clear();
         List<HeldFile> before = new ArrayList<>();
         for (String text : reversal.ids().subList(2, reversal.ids().size())) {
             String[] parts = text.split(" ");
@@ -166,8 +165,8 @@ public class Merging implements Reverser {
                                 before.add(file.toSnapshot(true));
                                 file.move(familyId, file.slot());
                             });
-                case "site" -> renamed(unchanged(sites.get(parts[1]), parts[2]), intoId, familyId);
-                default -> renamed(unchanged(licenses.get(parts[1]), parts[2]), intoId, familyId);
+                case "site" -> repointed(unchanged(sites.get(parts[1]), parts[2]), intoId, familyId);
+                default -> repointed(unchanged(licenses.get(parts[1]), parts[2]), intoId, familyId);
             }
             entities.flush();
         }

@@ -1,7 +1,5 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.sentence.Sentences;
@@ -138,14 +136,13 @@ public class Moving implements Reverser {
     public void reverse(Reversal reversal) {
         String fromId = reversal.ids().get(0);
         String toId = reversal.ids().get(1);
-        if (families.findById(fromId).isEmpty()) {
-            service.restoreFamily(fromId);
-            entities.clear();
-        }
+        service.restoreFamily(fromId);
         List<HeldFile> before = new ArrayList<>();
         List<FaceFileEntity> held = files.findByFamilyId(toId);
         List<FaceFileEntity> back = new ArrayList<>();
-        List<Place> places = reversal.ids().stream().skip(2).map(Place::read).toList();
+        List<Place> places = reversal.ids().subList(2, reversal.ids().size()).stream()
+                .map(Place::read)
+                .toList();
         for (Place place : places) {
             FaceFileEntity file = files.findById(place.fileId())
                     .filter(found -> found.familyId().equals(toId))
@@ -173,24 +170,12 @@ public class Moving implements Reverser {
         }
 
         String toText() {
-            return String.join(
-                    " ",
-                    fileId,
-                    String.valueOf(slot.weight().min()),
-                    String.valueOf(slot.weight().max()),
-                    String.valueOf(slot.width().min()),
-                    String.valueOf(slot.width().max()),
-                    slot.slope().name());
+            return fileId + " " + slot.key();
         }
 
         static Place read(String text) {
             String[] parts = text.split(" ");
-            return new Place(
-                    parts[0],
-                    new Slot(
-                            new Range(Double.parseDouble(parts[1]), Double.parseDouble(parts[2])),
-                            new Range(Double.parseDouble(parts[3]), Double.parseDouble(parts[4])),
-                            Slope.valueOf(parts[5])));
+            return new Place(parts[0], Slot.ofKey(parts[1]));
         }
     }
 }

@@ -12,8 +12,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Compares a file under review with the one that is held in its place, or that is drawn as it is. */
@@ -50,16 +48,14 @@ class IntakeComparison {
         return families.byKeys(List.of(item.familyKey())).values().stream().findFirst();
     }
 
-    /** A copy under another name is compared with what it was copied from. */
+    /** A copy under another name is compared with what it was copied from, as long as that is held. */
     private Optional<Family> near(IntakeItemEntity item) {
-        @Nullable String near = item.nearFileId();
         return item.verdictOrKind() != Verdict.RENAMED_COPY
                 ? Optional.empty()
-                : Stream.concat(
-                                Stream.ofNullable(near).map(file -> families.ofFiles(Set.of(file))
-                                        .get(file)),
-                                families.withDrawing(item.facts().drawing()).stream())
-                        .findFirst();
+                : Optional.ofNullable(item.nearFileId())
+                        .map(file -> families.ofFiles(Set.of(file)).get(file))
+                        .or(() -> families.withDrawing(item.facts().drawing()).stream()
+                                .findFirst());
     }
 
     /** The file of the same drawing or slot, of the same format where there is one. */

@@ -189,9 +189,7 @@ class IntakeItemEntity {
         }
 
         private static List<String> warnings(List<Mark> marks) {
-            return marks.stream()
-                    .map(mark -> mark.source() + " " + mark.kind().words() + ": “" + mark.text() + "”")
-                    .toList();
+            return marks.stream().map(Mark::words).toList();
         }
     }
 

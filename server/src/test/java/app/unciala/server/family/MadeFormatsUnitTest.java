@@ -20,8 +20,8 @@ import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.family.MadeFormats.Asked;
 import app.unciala.server.family.MadeFormats.Makeable;
 import app.unciala.server.family.MadeFormats.Making;
-import app.unciala.server.family.MadeFormats.Plan;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.fault.FullDisk;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.inventory.Changes;
@@ -32,6 +32,8 @@ import app.unciala.server.storage.FileStore;
 import app.unciala.server.testing.Samples;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import jakarta.persistence.EntityManager;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -75,7 +77,6 @@ class MadeFormatsUnitTest {
     void hold() {
         when(actor.name()).thenReturn("priya");
         when(families.findById("f")).thenReturn(Optional.of(new FamilyEntity("f", "Wendlow", Instant.EPOCH)));
-        when(families.existsById("f")).thenReturn(true);
         when(transaction.execute(any()))
                 .thenAnswer(call -> call.<TransactionCallback<?>>getArgument(0).doInTransaction(null));
     }
@@ -89,15 +90,12 @@ class MadeFormatsUnitTest {
 
     @Test
     void onlyWhatIsAllowedIsTakenUpUnlessSomebodySaysAnyway() {
-        Plan plan = new Plan(
-                List.of(face("a", Verdict.ALLOWED), face("b", Verdict.NOT_STATED), face("c", Verdict.REFUSED)),
-                Making.NONE);
-        assertThat(new Asked("f", FontFormat.WOFF2, false, "priya").of(plan))
-                .extracting(Makeable::fileId)
-                .containsExactly("a");
-        assertThat(new Asked("f", FontFormat.WOFF2, true, "priya").of(plan))
-                .extracting(Makeable::fileId)
-                .containsExactly("a", "b");
+        Asked asked = new Asked("f", FontFormat.WOFF2, false, "priya");
+        Asked anyway = new Asked("f", FontFormat.WOFF2, true, "priya");
+        assertThat(asked.takes(face(Verdict.ALLOWED))).isTrue();
+        assertThat(asked.takes(face(Verdict.NOT_STATED))).isFalse();
+        assertThat(anyway.takes(face(Verdict.NOT_STATED))).isTrue();
+        assertThat(anyway.takes(face(Verdict.REFUSED))).isFalse();
     }
 
     @Test
@@ -125,8 +123,24 @@ class MadeFormatsUnitTest {
     }
 
     @Test
+    void aFailureThatNobodyForesawEndsTheJobTooAndSaysSo() {
+        List<FaceFileEntity> held = List.of(file("one", FontFormat.TTF, 1));
+        when(files.findByFamilyId("f")).thenReturn(held);
+        when(files.findById("one")).thenReturn(Optional.of(held.get(0)));
+        doThrow(new UncheckedIOException(new IOException("No space left on device")))
+                .when(store)
+                .file(any());
+        formats.run(new Asked("f", FontFormat.WOFF2, true, "priya"));
+        Making making = formats.plan("f", "woff2").making();
+        assertThat(making.running()).isFalse();
+        assertThat(making.failures()).containsExactly("one.ttf: " + FullDisk.SENTENCE);
+        assertThat(formats.plan("f", "woff").making())
+                .as("each format has its own progress")
+                .isEqualTo(Making.NONE);
+    }
+
+    @Test
     void aFamilyThatIsGoneByThenEndsTheJob() {
-        when(families.existsById("gone")).thenReturn(false);
         formats.run(new Asked("gone", FontFormat.WOFF2, true, "priya"));
         verify(store, never()).put(any(byte[].class));
     }
@@ -138,8 +152,8 @@ class MadeFormatsUnitTest {
         verify(jobs, never()).soon(any(), any());
     }
 
-    private static Makeable face(String id, Verdict verdict) {
-        return new Makeable(id, id + ".ttf", SlotView.of(Slot.of(400, 100, Slope.UPRIGHT)), 1, verdict, "");
+    private static Makeable face(Verdict verdict) {
+        return new Makeable("a", "a.ttf", SlotView.of(Slot.of(400, 100, Slope.UPRIGHT)), 1, verdict, "");
     }
 
     private static FaceFileEntity file(String id, FontFormat format, int second) {

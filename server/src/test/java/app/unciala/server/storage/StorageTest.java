@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.unciala.server.fault.Fault;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.SequenceInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -49,6 +51,26 @@ class StorageTest {
         staging.clear("one");
         assertThat(staging.get("two", "digest")).containsExactly(3);
         assertThat(files()).hasSize(1);
+    }
+
+    @Test
+    void aStreamThatBreaksOffLeavesNothing() throws IOException {
+        InputStream broken = new SequenceInputStream(new ByteArrayInputStream(new byte[100_000]), new InputStream() {
+            @Override
+            public int read() throws IOException {
+                throw new IOException("the connection was lost");
+            }
+        });
+        assertThatThrownBy(() -> new StagingArea(data).putUpload("one", 0, broken))
+                .hasRootCauseMessage("the connection was lost");
+        InputStream full = new InputStream() {
+            @Override
+            public int read() throws IOException {
+                throw new IOException("No space left on device");
+            }
+        };
+        assertThatThrownBy(() -> new FileStore(data).put(full)).hasRootCauseMessage("No space left on device");
+        assertThat(files()).isEmpty();
     }
 
     private List<Path> files() throws IOException {
