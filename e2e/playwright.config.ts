@@ -8,8 +8,8 @@ export default defineConfig({
   outputDir: "test-results",
   workers: Number(process.env.UNCIALA_WORKERS ?? 1),
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   reporter: [["list"]],
   // The engine's tests set text in files that the Java tests of the core write; those of the product need none of them.
   projects: [

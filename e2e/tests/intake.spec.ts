@@ -4,7 +4,7 @@ import { copyFileSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test } from "./inventory";
-import { audit, goTo, signIn } from "./support";
+import { audit, follow, goTo, signIn } from "./support";
 
 test.use({ inventory: "intake" });
 
@@ -54,11 +54,11 @@ test("an archive as vendors pack it is sorted, decided on, accepted with its lic
     await page.getByRole("button", { name: /^Accept 5 files/ }).click();
     await expect(page.getByText("5 files went in, 1 license recorded.")).toBeVisible();
     await goTo(page, "Licenses");
-    await page.getByRole("main").getByRole("link", { name: "SIL Open Font License 1.1" }).first().click();
+    await follow(page, "SIL Open Font License 1.1");
     await expect(page.getByRole("link", { name: "OFL.txt" })).toBeVisible();
     await goTo(page, "Families");
     await page.getByLabel("Filter by name").fill("lato");
-    await page.getByRole("main").getByRole("link", { name: "Lato", exact: true }).click();
+    await follow(page, "Lato");
     await expect(page.getByRole("button", { name: /^Bold: held as TTF/ })).toBeVisible();
 
     // The same archive again brings nothing.

@@ -4,6 +4,7 @@ import { cpSync, createWriteStream, mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { watch } from "./support";
 
 /**
  * The running product. Each file of tests names an inventory of its own, for which a server is started on a copy of the
@@ -56,6 +57,10 @@ export const test = base.extend<object, { inventory: string; server: string }>({
     { scope: "worker", timeout: 180_000 },
   ],
   baseURL: async ({ server }, use) => use(server),
+  page: async ({ page }, use) => {
+    watch(page);
+    await use(page);
+  },
 });
 
 function freePort(): Promise<number> {

@@ -5,7 +5,7 @@ import { createServer, type Server } from "node:http";
 import { tmpdir } from "node:os";
 import { join, normalize } from "node:path";
 import { test } from "./inventory";
-import { goTo, signIn } from "./support";
+import { follow, goTo, signIn } from "./support";
 
 test.use({ inventory: "path" });
 
@@ -123,7 +123,7 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
 
   const pack = await test.step("make a pack and download it", async () => {
     await goTo(page, "Sites");
-    await page.getByRole("link", { name: "Quayside" }).click();
+    await follow(page, "Quayside");
     await expect(page.getByText("Allowed", { exact: true }).first()).toBeVisible();
     await page.getByRole("button", { name: "Make a pack" }).click();
     const link = page.getByRole("link", { name: "Download the pack" });

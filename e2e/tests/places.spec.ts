@@ -1,7 +1,7 @@
 import { expect } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { test } from "./inventory";
-import { goTo, openRecord, signIn } from "./support";
+import { follow, goTo, openRecord, signIn } from "./support";
 
 test.use({ inventory: "places" });
 
@@ -29,7 +29,7 @@ test("the slot grid shows what is held, asked for and in conflict", async ({ pag
   ).toBeVisible();
   await page.getByLabel("Filter by name").fill("ostr");
   await expect(page.getByRole("main").getByRole("link", { name: "Penmarrow", exact: true })).toBeHidden();
-  await page.getByRole("main").getByRole("link", { name: "Ostrel", exact: true }).click();
+  await follow(page, "Ostrel");
   await page.getByRole("button", { name: /^Black: held as TTF/ }).click();
   const specimen = page.getByRole("region", { name: "Specimen of Black" });
   await expect(specimen).toBeVisible();
@@ -41,7 +41,7 @@ test("the slot grid shows what is held, asked for and in conflict", async ({ pag
 
 test("a specimen is set in the stored file, wider than in the fallback", async ({ page }) => {
   await page.goto("/families");
-  await page.getByRole("main").getByRole("link", { name: "Tillet Mono", exact: true }).click();
+  await follow(page, "Tillet Mono");
   await page.getByRole("button", { name: "Sizes" }).click();
   const line = page.locator(".specimen-line .text").first();
   await expect(line).toBeVisible();
@@ -93,7 +93,7 @@ test("a family is compared, its faces move, and all characters are shown", async
   await expect(overlay.locator("path")).toHaveCount(2);
   const box = await overlay.locator("path").first().boundingBox();
   expect(box!.height).toBeGreaterThan(15);
-  await page.getByRole("main").getByRole("link", { name: "Penmarrow", exact: true }).click();
+  await follow(page, "Penmarrow");
   await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Faces" }).click();
   await page.getByRole("button", { name: "Characters" }).click();
   await expect(page.getByTitle("U+0041")).toHaveText("A");
@@ -114,7 +114,7 @@ test("a family is compared, its faces move, and all characters are shown", async
 
 test("what a license does not state becomes a letter to the vendor", async ({ page }) => {
   await goTo(page, "Licenses");
-  await page.getByRole("link", { name: "Penmarrow web license" }).click();
+  await follow(page, "Penmarrow web license");
   await expect(page.getByText("– use on shop.harborandrye.example")).toBeVisible();
   await page.getByRole("group", { name: "Subdomains" }).getByRole("button", { name: "Granted" }).click();
   await expect(page.getByText("Not saved yet.")).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, type Browser, type Page } from "@playwright/test";
 import { test } from "./inventory";
-import { audit, goTo, signIn } from "./support";
+import { audit, follow, goTo, signIn } from "./support";
 
 test.use({ inventory: "shared" });
 
@@ -14,7 +14,7 @@ async function another(browser: Browser, name: string): Promise<Page> {
 
 async function openLicense(page: Page, name: string) {
   await goTo(page, "Licenses");
-  await page.getByRole("main").getByRole("link", { name, exact: true }).click();
+  await follow(page, name);
   await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
 }
 

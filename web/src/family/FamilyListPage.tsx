@@ -12,7 +12,7 @@ import { Choice, type Option } from "../shared/parts/Choice";
 import { count } from "../shared/parts/format";
 import { Word } from "../shared/parts/Word";
 import { RecordList, useFilter } from "../shared/parts/RecordList";
-import { choices, filterOf, narrows, paramsOf, queryOf, type FamilyFilter } from "./filter";
+import { choices, filterOf, headingOf, keyOf, narrows, paramsOf, queryOf, type FamilyFilter } from "./filter";
 import { about, noneFits, words } from "./words";
 
 const AT_ONCE = 30;
@@ -31,7 +31,8 @@ export function FamilyListPage() {
     }
   }, [name, inAddress, setParams]);
   const list = usePages("/api/families", queryOf(filter, name, AT_ONCE), { keepShown: true });
-  const flags = useFlagIndex("family", list.items?.map((family) => family.id) ?? [], AT_ONCE);
+  const ids = [...new Set(list.items?.map((family) => family.id))];
+  const { flags, ready } = useFlagIndex("family", ids, AT_ONCE);
   return (
     <RecordList
       title={words.title}
@@ -48,9 +49,23 @@ export function FamilyListPage() {
         />
       }
       list={list}
+      ready={ready}
       none={narrows(filter, name) ? noneFits(name) : <NothingHeld />}
       height={92}
-      row={(family) => <Row family={family} flags={flags.get(family.id) ?? noFlags} />}
+      keyOf={keyOf}
+      row={(family, index) => {
+        const heading = headingOf(filter.group, family, list.items?.[index - 1]);
+        return (
+          <>
+            {heading && (
+              <Line>
+                <h2 className="section">{heading}</h2>
+              </Line>
+            )}
+            <Row family={family} flags={flags.get(family.id) ?? noFlags} />
+          </>
+        );
+      }}
     />
   );
 }
@@ -82,6 +97,7 @@ function Sentence({ filter, onChange }: SentenceProps) {
           onChange={(foundry) => onChange({ foundry })}
         />
       )}
+      <Word name="group" label={words.group} of={of} />
       <Word name="order" label={words.order} of={of} />
     </div>
   );

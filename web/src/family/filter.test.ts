@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { choices, filterOf, narrows, paramsOf, queryOf } from "./filter";
+import { family } from "../testing/samples";
+import { choices, filterOf, headingOf, keyOf, narrows, paramsOf, queryOf } from "./filter";
 
 const of = (address: string) => filterOf(new URLSearchParams(address));
 
@@ -40,8 +41,34 @@ describe("the filter of families", () => {
 
   it("tells an empty inventory from a filter that fits nothing", () => {
     expect(narrows(of(""), "")).toBe(false);
-    expect(narrows(of("order=NEWEST"), "")).toBe(false);
+    expect(narrows(of("order=NEWEST&group=CLIENT"), "")).toBe(false);
     expect(narrows(of("use=NO"), "")).toBe(true);
     expect(narrows(of(""), "x")).toBe(true);
+  });
+});
+
+describe("a gathered list of families", () => {
+  const under = (id: string, name: string) => ({ ...family({ id: "f" }), under: [{ id, name }] });
+
+  it("asks for what it is gathered by, and only for what there is", () => {
+    expect(queryOf(of("group=CLIENT"), "", 30)).toEqual({ limit: 30, group: "CLIENT" });
+    expect(queryOf(of("group=SHELF"), "", 30)).toEqual({ limit: 30 });
+  });
+
+  it("has a heading where another foundry or client begins", () => {
+    const list = [under("c1", "Fern"), under("c1", "Fern"), under("c2", "Fern"), under("", "")];
+    expect(list.map((one, i) => headingOf("CLIENT", one, list[i - 1]))).toEqual([
+      "Fern",
+      undefined,
+      "Fern",
+      "Used for no client",
+    ]);
+    expect(headingOf("FOUNDRY", under("", ""))).toBe("No foundry named");
+    expect(headingOf("", { ...family(), under: [] })).toBeUndefined();
+  });
+
+  it("has a row of its own for a family under each client", () => {
+    expect(keyOf(under("c1", "Fern"))).not.toBe(keyOf(under("c2", "Moor")));
+    expect(keyOf({ ...family({ id: "f" }), under: [] })).toBe("f");
   });
 });

@@ -1,7 +1,9 @@
 import type { Params } from "../shared/api/queries";
+import type { ListedFamily as Listed } from "../shared/api/types";
 import { classificationNames, isClassification } from "../shared/font/classification";
 import type { Option } from "../shared/parts/Choice";
 import { locale } from "../shared/parts/format";
+import { words } from "./words";
 
 type Query = NonNullable<Params<"/api/families">["query"]>;
 
@@ -24,6 +26,7 @@ export type FamilyFilter = {
   variable: string;
   use: string;
   foundry: string;
+  group: string;
   order: string;
 };
 
@@ -52,6 +55,11 @@ export const choices: Record<Exclude<keyof FamilyFilter, "foundry">, Option[]> =
     ["YES", "used on a site"],
     ["NO", "used on no site"],
   ],
+  group: [
+    ["", "in one list"],
+    ["FOUNDRY", "by foundry"],
+    ["CLIENT", "by client"],
+  ],
   order: [
     ["", "by name"],
     ["NEWEST", "newest first"],
@@ -70,6 +78,7 @@ const names = [
   "variable",
   "use",
   "foundry",
+  "group",
   "order",
 ] as const;
 
@@ -104,6 +113,7 @@ export function queryOf(filter: FamilyFilter, words: string, limit: number): Que
     variable: filter.variable === "" ? undefined : filter.variable === "true",
     use: yesOrNo(filter.use),
     foundry: filter.foundry || undefined,
+    group: filter.group === "FOUNDRY" || filter.group === "CLIENT" ? filter.group : undefined,
     order: filter.order === "NEWEST" ? "NEWEST" : undefined,
   };
 }
@@ -114,5 +124,19 @@ function yesOrNo(value: string): "YES" | "NO" | undefined {
 
 /** Whether anything is narrowed, so that an empty list does not mean an empty inventory. */
 export function narrows(filter: FamilyFilter, words: string): boolean {
-  return words !== "" || names.some((name) => name !== "order" && filter[name] !== "");
+  return words !== "" || names.some((name) => name !== "group" && name !== "order" && filter[name] !== "");
+}
+
+/** What stands over the families from here on, when it is not what stood over the family before. */
+export function headingOf(group: string, family: Listed, before?: Listed): string | undefined {
+  const [heading] = family.under;
+  if (!heading || heading.id === before?.under[0]?.id) {
+    return undefined;
+  }
+  return heading.name || (group === "CLIENT" ? words.noClient : words.noFoundry);
+}
+
+/** Names a row of the list: a family stands under each of its clients. */
+export function keyOf(family: Listed): string {
+  return [...family.under.map(({ id }) => id), family.id].join(" ");
 }

@@ -11,7 +11,7 @@ function listed(...names: string[]) {
   network.use(
     http.get("*/api/families", ({ request }) => {
       asked.push(new URL(request.url).searchParams);
-      const items = names.map((name, i) => family({ id: `f${i}`, name }));
+      const items = names.map((name, i) => ({ ...family({ id: `f${i}`, name }), under: [] }));
       return HttpResponse.json({ items, next: null });
     }),
     http.get("*/api/families/foundries", () => HttpResponse.json(["Marl", "Pit & Quarry"])),
@@ -52,6 +52,26 @@ describe("the list of families", () => {
     await waitFor(() => expect(router.state.location.search).toBe("?name=os&license=YES"));
     await waitFor(() => expect(asked.at(-1)?.get("name")).toBe("os"));
     expect(asked.at(-1)?.get("license")).toBe("YES");
+  });
+
+  it("stands under headings when it is gathered, a family under each of its clients", async () => {
+    const asked: (string | null)[] = [];
+    const under = (name: string) => ({ ...family({ id: "f", name: "Ostrel" }), under: [{ id: name, name }] });
+    network.use(
+      http.get("*/api/families", ({ request }) => {
+        asked.push(new URL(request.url).searchParams.get("group"));
+        return HttpResponse.json({ items: [under("Fern"), under("Moor"), under("")], next: null });
+      }),
+      http.get("*/api/families/foundries", () => HttpResponse.json([])),
+    );
+    const { user } = await open("/families", "Families");
+    await user.click(await screen.findByRole("combobox", { name: "Gathered" }));
+    await user.click(await screen.findByRole("option", { name: "by client" }));
+    await waitFor(() => expect(asked.at(-1)).toBe("CLIENT"));
+    expect(await screen.findByRole("heading", { level: 2, name: "Used for no client" })).toBeInTheDocument();
+    const headings = screen.getAllByRole("heading", { level: 2 }).map((heading) => heading.textContent);
+    expect(headings).toEqual(["Fern", "Moor", "Used for no client"]);
+    expect(screen.getAllByRole("link", { name: "Ostrel" })).toHaveLength(3);
   });
 
   it("tells nothing that fits from nothing held", async () => {

@@ -23,7 +23,7 @@ export function LicenseListPage() {
     { order: "ends", limit: AT_ONCE, name: filter.words || undefined },
     { keepShown: true },
   );
-  const flags = useFlagIndex("license", list.items?.map((license) => license.id) ?? [], AT_ONCE);
+  const { flags, ready } = useFlagIndex("license", list.items?.map((license) => license.id) ?? [], AT_ONCE);
   return (
     <RecordList
       title={words.title}
@@ -38,6 +38,7 @@ export function LicenseListPage() {
       filter={filter}
       filterLabel={words.filter}
       list={list}
+      ready={ready}
       none={filter.words ? noneWith(filter.words) : words.none}
       head={<Months />}
       height={64}

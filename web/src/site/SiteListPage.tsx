@@ -21,7 +21,7 @@ export function SiteListPage() {
     { limit: AT_ONCE, name: filter.words || undefined },
     { keepShown: true },
   );
-  const flags = useFlagIndex("site", list.items?.map((site) => site.id) ?? [], AT_ONCE);
+  const { flags, ready } = useFlagIndex("site", list.items?.map((site) => site.id) ?? [], AT_ONCE);
   return (
     <RecordList
       title={words.title}
@@ -35,6 +35,7 @@ export function SiteListPage() {
       filter={filter}
       filterLabel={words.filter}
       list={list}
+      ready={ready}
       none={filter.words ? noneWith(filter.words) : words.none}
       height={110}
       row={(site) => <Row site={site} flags={flags.get(site.id) ?? noFlags} />}

@@ -7,6 +7,7 @@ export type Person = Schemas["Person"];
 export type Invited = Schemas["Invited"];
 export type Level = Person["level"];
 export type Family = Schemas["Family"];
+export type ListedFamily = Schemas["Listed"];
 export type HeldFile = Schemas["File"];
 export type Slot = Schemas["SlotView"];
 export type FileDetails = Schemas["FileDetails"];

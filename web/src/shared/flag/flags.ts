@@ -12,8 +12,11 @@ export function useFlagsOf(what: Subject, id: string): Flag[] {
   return useGet("/api/flags", { query: { [what]: [id], limit: MOST } }).data?.items ?? [];
 }
 
-/** The flags of the records of a list by the ids of the records; asked for in parts of the size of a page. */
-export function useFlagIndex(what: Subject, ids: string[], pageSize: number): ReadonlyMap<string, Flag[]> {
+/** The flags of a list's records by their ids, and whether those of its first page have been asked for and answered. */
+export type FlagIndex = { flags: ReadonlyMap<string, Flag[]>; ready: boolean };
+
+/** The flags of the records of a list; asked for in parts of the size of a page. */
+export function useFlagIndex(what: Subject, ids: string[], pageSize: number): FlagIndex {
   const parts = Array.from({ length: Math.ceil(ids.length / pageSize) }, (_, i) =>
     ids.slice(i * pageSize, (i + 1) * pageSize),
   );
@@ -23,14 +26,14 @@ export function useFlagIndex(what: Subject, ids: string[], pageSize: number): Re
   });
 }
 
-type Answers = { data?: { items: Flag[] } }[];
+type Answers = { data?: { items: Flag[] }; isPending: boolean }[];
 
 // Functions that stay the same, so that the index is made anew only for new answers.
 const bySite = (answers: Answers) => indexed(answers, (flag) => flag.siteId);
 const byFamily = (answers: Answers) => indexed(answers, (flag) => flag.familyId);
 const byLicense = (answers: Answers) => indexed(answers, (flag) => flag.licenseId);
 
-function indexed(answers: Answers, keyOf: (flag: Flag) => string): ReadonlyMap<string, Flag[]> {
+function indexed(answers: Answers, keyOf: (flag: Flag) => string): FlagIndex {
   const index = new Map<string, Flag[]>();
   for (const flag of answers.flatMap((answer) => answer.data?.items ?? [])) {
     const key = keyOf(flag);
@@ -41,7 +44,7 @@ function indexed(answers: Answers, keyOf: (flag: Flag) => string): ReadonlyMap<s
       index.set(key, [flag]);
     }
   }
-  return index;
+  return { flags: index, ready: !answers[0]?.isPending };
 }
 
 export function useCounts(): FlagCount[] | undefined {

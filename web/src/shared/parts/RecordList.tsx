@@ -21,18 +21,27 @@ type Props<T> = {
   /** What else narrows or orders the list, under its head. */
   narrowed?: ReactNode;
   list: { items?: T[]; error: Error | null; again: () => void; more?: () => void; loadingMore: boolean };
+  /** Whether what stands beside the first rows is known: they come with it, so that nothing moves under the pointer. */
+  ready: boolean;
   /** What is said when nothing is there, or nothing that the words fit. */
   none: ReactNode;
   /** What heads the rows. */
   head?: ReactNode;
   /** About how high a row is, in CSS pixels. */
   height: number;
-  row: (item: T) => ReactNode;
+  row: (item: T, index: number) => ReactNode;
+  /** Names a row, when a record has more than one. */
+  keyOf?: (item: T) => string;
 };
 
 /** The page of a place that lists its records, narrowed by words. */
 export function RecordList<T extends { id: string }>(props: Props<T>) {
   const { list, filter } = props;
+  // Once shown, a list stays while it becomes another.
+  const [shown, setShown] = useState(false);
+  if (props.ready && list.items && !shown) {
+    setShown(true);
+  }
   return (
     <Leaf
       title={props.title}
@@ -50,7 +59,7 @@ export function RecordList<T extends { id: string }>(props: Props<T>) {
       }
     >
       {props.narrowed && <Line>{props.narrowed}</Line>}
-      <Shown of={{ data: list.items, error: list.error, refetch: list.again }} lines={9}>
+      <Shown of={{ data: shown ? list.items : undefined, error: list.error, refetch: list.again }} lines={9}>
         {(items) =>
           items.length === 0 ? (
             <Line>
@@ -62,7 +71,7 @@ export function RecordList<T extends { id: string }>(props: Props<T>) {
               <Rows
                 label={props.title}
                 items={items}
-                keyOf={(item) => item.id}
+                keyOf={props.keyOf ?? ((item) => item.id)}
                 height={props.height}
                 more={list.more}
                 loadingMore={list.loadingMore}

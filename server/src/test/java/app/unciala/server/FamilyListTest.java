@@ -33,6 +33,7 @@ class FamilyListTest {
         caller.hold("Gannet-Bold.ttf");
         String hollin = caller.hold("Hollin-Regular.ttf");
         caller.site("Tarn Bakery", "tarn.example", penmarrow, 400);
+        caller.site("Tarn Cart", "cart.example", penmarrow, 400);
         caller.send("POST", "/api/licenses", Samples.license(penmarrow, "tarn.example"));
         JsonNode file =
                 caller.get("/api/families/" + penmarrow).json().get("files").get(0);
@@ -72,6 +73,44 @@ class FamilyListTest {
     }
 
     @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "group=FOUNDRY&name=o|Hollin Type: Hollin, : Osier, : Penmarrow",
+                "group=FOUNDRY&order=NEWEST|Hollin Type: Hollin, : Gannet, : Osier, : Penmarrow",
+                "group=CLIENT&name=o|Client of Tarn Bakery: Penmarrow, Client of Tarn Cart: Penmarrow, : Hollin, : Osier",
+                "name=hollin|none: Hollin",
+            })
+    void familiesStandUnderTheirFoundryOrUnderEachOfTheirClients(String query, String expected) {
+        assertThat(under(query)).containsExactly(expected.split(", "));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"FOUNDRY", "CLIENT"})
+    void aGatheredListIsTheSameInPagesOfOne(String group) {
+        assertThat(under("limit=1&group=" + group))
+                .hasSizeGreaterThanOrEqualTo(4)
+                .doesNotHaveDuplicates()
+                .isEqualTo(under("group=" + group));
+    }
+
+    private static List<String> under(String query) {
+        List<String> found = new ArrayList<>();
+        String cursor = "";
+        do {
+            JsonNode page =
+                    caller.get("/api/families?" + query + "&cursor=" + cursor).json();
+            page.get("items").forEach(family -> {
+                JsonNode under = family.get("under");
+                found.add((under.isEmpty() ? "none" : under.get(0).get("name").asString()) + ": "
+                        + family.get("name").asString());
+            });
+            cursor = page.get("next").isNull() ? "" : page.get("next").asString();
+        } while (!cursor.isEmpty());
+        return found;
+    }
+
+    @ParameterizedTest
     @ValueSource(strings = {"NAME", "NEWEST"})
     void pagesFollowOneAnotherWithoutGapsAndRepeats(String order) {
         List<String> all = new ArrayList<>();
@@ -94,7 +133,15 @@ class FamilyListTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"license=PERHAPS", "use=x", "classification=WEDGE", "variable=maybe", "order=SIZE", "cursor=x"})
+            strings = {
+                "license=PERHAPS",
+                "use=x",
+                "classification=WEDGE",
+                "variable=maybe",
+                "order=SIZE",
+                "group=SHELF",
+                "cursor=x"
+            })
     void aFilterThatIsNoneIsRefused(String query) {
         assertThat(caller.get("/api/families?" + query).status()).isBetween(400, 422);
     }

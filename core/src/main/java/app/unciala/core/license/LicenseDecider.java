@@ -113,7 +113,7 @@ public final class LicenseDecider {
             return new Reason(Point.DOMAIN, Verdict.NOT_STATED, "permitted domains are not stated; ask the vendor");
         }
         Optional<DomainPattern> above = license.domains().stream()
-                .filter(p -> !p.wildcard() && host.isUnder(p.domain()))
+                .filter(pattern -> pattern.isAbove(host))
                 .min(BY_TEXT);
         if (above.isPresent()) {
             return clause(Point.DOMAIN, license.subdomains(), "use on subdomains of " + above.get());

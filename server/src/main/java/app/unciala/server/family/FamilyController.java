@@ -1,9 +1,11 @@
 package app.unciala.server.family;
 
 import app.unciala.core.face.Classification;
+import app.unciala.server.family.FamilyFilter.Group;
 import app.unciala.server.family.FamilyFilter.Licensed;
 import app.unciala.server.family.FamilyFilter.Order;
 import app.unciala.server.family.FamilyFilter.Used;
+import app.unciala.server.family.FamilyList.Listed;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.family.FamilyService.Origin;
@@ -82,7 +84,7 @@ class FamilyController {
             String into) {}
 
     @GetMapping
-    Page<Family> list(
+    Page<Listed> list(
             @RequestParam(required = false) @Nullable String name,
             @RequestParam(required = false) @Nullable Classification classification,
             @RequestParam(required = false) @Nullable String foundry,
@@ -92,11 +94,12 @@ class FamilyController {
             @RequestParam(required = false) @Nullable Boolean variable,
             @RequestParam(required = false) @Nullable Used use,
             @RequestParam(required = false) @Nullable String client,
+            @RequestParam(required = false) @Nullable Group group,
             @RequestParam(defaultValue = "NAME") Order order,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "200") int limit) {
         FamilyFilter filter = new FamilyFilter(
-                name, classification, foundry, license, lacking, language, variable, use, client, order);
+                name, classification, foundry, license, lacking, language, variable, use, client, group, order);
         return list.page(filter, cursor, limit);
     }
 

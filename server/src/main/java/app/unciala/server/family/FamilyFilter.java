@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param lacking families of which no file is held in this format, such as {@code woff2}
  * @param variable whether a variable file is held
  * @param client the id of a client on whose sites the family is used
+ * @param group what the list is gathered by, before its order
  */
 public record FamilyFilter(
         @Nullable String name,
@@ -27,6 +28,7 @@ public record FamilyFilter(
         @Nullable Boolean variable,
         @Nullable Used use,
         @Nullable String client,
+        @Nullable Group group,
         Order order) {
     /** Whether any license covers the family. */
     public enum Licensed {
@@ -43,6 +45,12 @@ public record FamilyFilter(
     public enum Order {
         NAME,
         NEWEST
+    }
+
+    /** By the foundry, or by the clients on whose sites a family is used. */
+    public enum Group {
+        FOUNDRY,
+        CLIENT
     }
 
     private static final String COVERED = "exists (select 1 from license_family l join license i on i.id = l.license_id"

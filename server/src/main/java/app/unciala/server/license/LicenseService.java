@@ -96,7 +96,7 @@ public class LicenseService implements Reverser {
                     terms.subdomains(),
                     terms.development(),
                     terms.anyDomain(),
-                    terms.domains().stream().map(DomainPattern::parse).toList(),
+                    terms.domains().stream().map(DomainPattern::recorded).toList(),
                     terms.anyFormat(),
                     terms.formats().stream().map(LicenseTerms::format).collect(Collectors.toUnmodifiableSet()),
                     Optional.ofNullable(terms.begins()),

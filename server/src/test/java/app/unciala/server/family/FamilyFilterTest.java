@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.face.Classification;
 import app.unciala.server.family.FamilyFilter.Conditions;
+import app.unciala.server.family.FamilyFilter.Group;
 import app.unciala.server.family.FamilyFilter.Licensed;
 import app.unciala.server.family.FamilyFilter.Order;
 import app.unciala.server.family.FamilyFilter.Used;
@@ -37,7 +38,17 @@ class FamilyFilterTest {
     @Test
     void everyValueThatTheQueryNamesIsThere() {
         FamilyFilter all = new FamilyFilter(
-                "a", Classification.SERIF, "Marl", Licensed.NO, "WOFF2", "pl", false, Used.YES, "c1", Order.NEWEST);
+                "a",
+                Classification.SERIF,
+                "Marl",
+                Licensed.NO,
+                "WOFF2",
+                "pl",
+                false,
+                Used.YES,
+                "c1",
+                Group.CLIENT,
+                Order.NEWEST);
         Conditions conditions = all.conditions();
         List<String> named = new ArrayList<>();
         Matcher matcher = NAMED.matcher(String.join(" and ", conditions.sql()));
@@ -53,6 +64,6 @@ class FamilyFilterTest {
 
     private static FamilyFilter filter(
             @Nullable String name, @Nullable String foundry, @Nullable String lacking, @Nullable String client) {
-        return new FamilyFilter(name, null, foundry, null, lacking, null, null, null, client, Order.NAME);
+        return new FamilyFilter(name, null, foundry, null, lacking, null, null, null, client, null, Order.NAME);
     }
 }

@@ -1,0 +1,76 @@
+package app.unciala.core.license;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvFileSource;
+
+/** Where a license may be used: a row of domains.csv for each case, which can be read without the code. */
+class DomainDecisionTest {
+    @ParameterizedTest(name = "[{index}] {0} on {3}: {4}")
+    @CsvFileSource(resources = "domains.csv", delimiter = '|', maxCharsPerColumn = 200)
+    void theHostIsDecidedByTheDomainsOfTheLicense(
+            @Nullable String named, Clause subdomains, Clause ownMachines, String host, Verdict verdict) {
+        assertThat(decide(patterns(named), subdomains, ownMachines, host)).isEqualTo(verdict);
+    }
+
+    /** What was recorded before such wildcards were refused permits nobody now. */
+    @Test
+    void aRecordedWildcardOverAPublicSuffixPermitsNobody() {
+        for (String suffix : List.of("*.co.uk", "*.com", "*.example", "*.github.io", "co.uk", "www.co.uk")) {
+            List<DomainPattern> recorded = List.of(DomainPattern.recorded(suffix));
+            assertThat(decide(recorded, Clause.GRANTED, Clause.GRANTED, "client.co.uk"))
+                    .as(suffix)
+                    .isEqualTo(Verdict.REFUSED);
+            assertThat(decide(recorded, Clause.GRANTED, Clause.GRANTED, "client.github.io"))
+                    .as(suffix)
+                    .isEqualTo(Verdict.REFUSED);
+        }
+    }
+
+    private static List<DomainPattern> patterns(@Nullable String named) {
+        return named == null || named.isBlank()
+                ? List.of()
+                : Arrays.stream(named.split(",")).map(DomainPattern::parse).toList();
+    }
+
+    private static Verdict decide(List<DomainPattern> domains, Clause subdomains, Clause ownMachines, String host) {
+        License license = new License(
+                "l",
+                "License",
+                LicenseKind.PER_DOMAIN,
+                List.of(new Coverage("f", List.of())),
+                Clause.GRANTED,
+                Clause.GRANTED,
+                subdomains,
+                ownMachines,
+                false,
+                domains,
+                true,
+                Set.of(),
+                Optional.empty(),
+                Optional.empty(),
+                30,
+                true);
+        FaceUse use = new FaceUse(
+                "f",
+                Slot.of(400, 100, Slope.UPRIGHT),
+                FontFormat.WOFF2,
+                false,
+                DomainName.parse(host),
+                LocalDate.of(2030, 5, 10));
+        return LicenseDecider.decide(List.of(license), use).verdict();
+    }
+}
