@@ -45,6 +45,7 @@ export function watch(page: Page) {
 
 /** Waits until a page has had all its answers for a while, so that nothing moves any more. */
 export async function settled(page: Page) {
+  watch(page);
   const asked = open.get(page)!;
   await expect(async () => {
     for (let i = 0; i < 6; i++) {

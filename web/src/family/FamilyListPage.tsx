@@ -1,4 +1,4 @@
-import { useEffect } from "react";
+import { memo, useCallback, useEffect, useMemo } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useGet, usePages } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
@@ -12,15 +12,22 @@ import { Choice, type Option } from "../shared/parts/Choice";
 import { count } from "../shared/parts/format";
 import { Word } from "../shared/parts/Word";
 import { RecordList, useFilter } from "../shared/parts/RecordList";
-import { choices, filterOf, headingOf, keyOf, narrows, paramsOf, queryOf, type FamilyFilter } from "./filter";
+import {
+  AT_ONCE,
+  choices,
+  filterOf,
+  headingOf,
+  keyOf,
+  narrows,
+  paramsOf,
+  queryOf,
+  type FamilyFilter,
+} from "./filter";
 import { about, noneFits, words } from "./words";
-
-const AT_ONCE = 30;
-const noFlags: Flag[] = [];
 
 export function FamilyListPage() {
   const [params, setParams] = useSearchParams();
-  const filter = filterOf(params);
+  const filter = useMemo(() => filterOf(params), [params]);
   const named = useFilter(params.get("name") ?? "");
   const { words: name } = named;
   const inAddress = params.get("name") ?? "";
@@ -30,9 +37,14 @@ export function FamilyListPage() {
       setParams((now) => paramsOf(filterOf(now), name), { replace: true, preventScrollReset: true });
     }
   }, [name, inAddress, setParams]);
-  const list = usePages("/api/families", queryOf(filter, name, AT_ONCE), { keepShown: true });
+  const onChange = useCallback(
+    (change: Partial<FamilyFilter>) =>
+      setParams(paramsOf({ ...filter, ...change }, name), { replace: true, preventScrollReset: true }),
+    [setParams, filter, name],
+  );
+  const list = usePages("/api/families", queryOf(filter, name), { keepShown: true });
   const ids = [...new Set(list.items?.map((family) => family.id))];
-  const { flags, ready } = useFlagIndex("family", ids, AT_ONCE);
+  const { flagsOf, ready } = useFlagIndex("family", ids, AT_ONCE);
   return (
     <RecordList
       title={words.title}
@@ -40,14 +52,7 @@ export function FamilyListPage() {
       actions={<Link to="/families/duplicates">{words.duplicates}</Link>}
       filter={named}
       filterLabel={words.filter}
-      narrowed={
-        <Sentence
-          filter={filter}
-          onChange={(change) =>
-            setParams(paramsOf({ ...filter, ...change }, name), { replace: true, preventScrollReset: true })
-          }
-        />
-      }
+      narrowed={<Sentence filter={filter} onChange={onChange} />}
       list={list}
       ready={ready}
       none={narrows(filter, name) ? noneFits(name) : <NothingHeld />}
@@ -62,7 +67,7 @@ export function FamilyListPage() {
                 <h2 className="section">{heading}</h2>
               </Line>
             )}
-            <Row family={family} flags={flags.get(family.id) ?? noFlags} />
+            <Row family={family} flags={flagsOf(family.id)} />
           </>
         );
       }}
@@ -72,8 +77,8 @@ export function FamilyListPage() {
 
 type SentenceProps = { filter: FamilyFilter; onChange: (change: Partial<FamilyFilter>) => void };
 
-/** What narrows the list, as a sentence whose words one can change. */
-function Sentence({ filter, onChange }: SentenceProps) {
+/** What narrows the list, as a sentence whose words one can change; not drawn anew for further rows. */
+const Sentence = memo(function Sentence({ filter, onChange }: SentenceProps) {
   const foundries = useGet("/api/families/foundries").data ?? [];
   const of = {
     choices,
@@ -101,7 +106,7 @@ function Sentence({ filter, onChange }: SentenceProps) {
       <Word name="order" label={words.order} of={of} />
     </div>
   );
-}
+});
 
 function NothingHeld() {
   return (
@@ -112,7 +117,8 @@ function NothingHeld() {
   );
 }
 
-function Row({ family, flags }: { family: Family; flags: Flag[] }) {
+/** Drawn anew only when the record or its flags are others. */
+const Row = memo(function Row({ family, flags }: { family: Family; flags: readonly Flag[] }) {
   const own = flags.filter((flag) => flag.siteId === "" || flag.kind === "FACE_NOT_HELD");
   const atSites = flags.length - own.length;
   return (
@@ -139,7 +145,7 @@ function Row({ family, flags }: { family: Family; flags: Flag[] }) {
       </div>
     </Line>
   );
-}
+});
 
 function Others({ id, text }: { id: string; text: string }) {
   return (

@@ -13,7 +13,7 @@ describe("the filter of families", () => {
       use: "",
     });
     expect(of("license=PERHAPS&classification=WEDGE&order=SIZE&language=latin")).toEqual(of(""));
-    expect(queryOf(of("language=pl"), "", 30)).toEqual({ limit: 30, language: "pl" });
+    expect(queryOf(of("language=pl"), "")).toEqual({ limit: 30, language: "pl" });
     const [first, ...others] = choices.language.map(([, said]) => said);
     expect(first).toBe("in any language");
     expect(others).toContain("for Polish");
@@ -28,8 +28,8 @@ describe("the filter of families", () => {
   });
 
   it("asks the server for nothing that it does not narrow", () => {
-    expect(queryOf(of(""), "", 30)).toEqual({ limit: 30 });
-    expect(queryOf(of("variable=false&license=YES&classification=SERIF&order=NEWEST"), "o", 30)).toEqual({
+    expect(queryOf(of(""), "")).toEqual({ limit: 30 });
+    expect(queryOf(of("variable=false&license=YES&classification=SERIF&order=NEWEST"), "o")).toEqual({
       limit: 30,
       name: "o",
       variable: false,
@@ -51,8 +51,8 @@ describe("a gathered list of families", () => {
   const under = (id: string, name: string) => ({ ...family({ id: "f" }), under: [{ id, name }] });
 
   it("asks for what it is gathered by, and only for what there is", () => {
-    expect(queryOf(of("group=CLIENT"), "", 30)).toEqual({ limit: 30, group: "CLIENT" });
-    expect(queryOf(of("group=SHELF"), "", 30)).toEqual({ limit: 30 });
+    expect(queryOf(of("group=CLIENT"), "")).toEqual({ limit: 30, group: "CLIENT" });
+    expect(queryOf(of("group=SHELF"), "")).toEqual({ limit: 30 });
   });
 
   it("has a heading where another foundry or client begins", () => {

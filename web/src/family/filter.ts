@@ -101,10 +101,13 @@ export function paramsOf(filter: FamilyFilter, words: string): URLSearchParams {
   return params;
 }
 
+/** How many families are read at once. */
+export const AT_ONCE = 30;
+
 /** What the server is asked for. */
-export function queryOf(filter: FamilyFilter, words: string, limit: number): Query {
+export function queryOf(filter: FamilyFilter, words: string): Query {
   return {
-    limit,
+    limit: AT_ONCE,
     name: words || undefined,
     classification: isClassification(filter.classification) ? filter.classification : undefined,
     license: yesOrNo(filter.license),

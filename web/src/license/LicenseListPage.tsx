@@ -1,3 +1,4 @@
+import { memo } from "react";
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { useMayEdit } from "../shared/account/session";
@@ -12,7 +13,6 @@ import { Months, Track } from "./TimeLine";
 import { kindWords, noneWith, words } from "./words";
 
 const AT_ONCE = 40;
-const noFlags: Flag[] = [];
 
 /** All licenses as bars over the coming eighteen months, soonest end first. */
 export function LicenseListPage() {
@@ -23,7 +23,7 @@ export function LicenseListPage() {
     { order: "ends", limit: AT_ONCE, name: filter.words || undefined },
     { keepShown: true },
   );
-  const { flags, ready } = useFlagIndex("license", list.items?.map((license) => license.id) ?? [], AT_ONCE);
+  const { flagsOf, ready } = useFlagIndex("license", list.items?.map((license) => license.id) ?? [], AT_ONCE);
   return (
     <RecordList
       title={words.title}
@@ -42,12 +42,13 @@ export function LicenseListPage() {
       none={filter.words ? noneWith(filter.words) : words.none}
       head={<Months />}
       height={64}
-      row={(license) => <Row license={license} flags={flags.get(license.id) ?? noFlags} />}
+      row={(license) => <Row license={license} flags={flagsOf(license.id)} />}
     />
   );
 }
 
-function Row({ license, flags }: { license: License; flags: Flag[] }) {
+/** Drawn anew only when the record or its flags are others. */
+const Row = memo(function Row({ license, flags }: { license: License; flags: readonly Flag[] }) {
   const ended = flags.filter((flag) => flag.kind === "LICENSE_ENDED").slice(0, 1);
   const { name, kind, price, currency } = license.terms;
   return (
@@ -66,4 +67,4 @@ function Row({ license, flags }: { license: License; flags: Flag[] }) {
       </div>
     </Line>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { useMayEdit } from "../shared/account/session";
@@ -11,7 +12,6 @@ import { RecordList, useFilter } from "../shared/parts/RecordList";
 import { noneWith, roleWords, words } from "./words";
 
 const AT_ONCE = 30;
-const noFlags: Flag[] = [];
 
 export function SiteListPage() {
   const mayEdit = useMayEdit();
@@ -21,7 +21,7 @@ export function SiteListPage() {
     { limit: AT_ONCE, name: filter.words || undefined },
     { keepShown: true },
   );
-  const { flags, ready } = useFlagIndex("site", list.items?.map((site) => site.id) ?? [], AT_ONCE);
+  const { flagsOf, ready } = useFlagIndex("site", list.items?.map((site) => site.id) ?? [], AT_ONCE);
   return (
     <RecordList
       title={words.title}
@@ -38,12 +38,13 @@ export function SiteListPage() {
       ready={ready}
       none={filter.words ? noneWith(filter.words) : words.none}
       height={110}
-      row={(site) => <Row site={site} flags={flags.get(site.id) ?? noFlags} />}
+      row={(site) => <Row site={site} flags={flagsOf(site.id)} />}
     />
   );
 }
 
-function Row({ site, flags }: { site: Site; flags: Flag[] }) {
+/** Drawn anew only when the record or its flags are others. */
+const Row = memo(function Row({ site, flags }: { site: Site; flags: readonly Flag[] }) {
   return (
     <Line
       ruled
@@ -76,4 +77,4 @@ function Row({ site, flags }: { site: Site; flags: Flag[] }) {
       </div>
     </Line>
   );
-}
+});

@@ -6,8 +6,11 @@ import { App, routes } from "../App";
 import { Providers } from "../Providers";
 
 /** The interface at an address, with answers of the mocked network; waits until its heading stands. */
-export async function open(address: string, heading?: string | RegExp) {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: 5_000 } } });
+export async function open(
+  address: string,
+  heading?: string | RegExp,
+  client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: 5_000 } } }),
+) {
   const router = createMemoryRouter(routes, { initialEntries: [address] });
   render(
     <Providers client={client}>

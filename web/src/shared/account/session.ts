@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { queryOptions, useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { api, bodyOf, ProblemError } from "../api/client";
 import { connection } from "../api/connection";
 import { useGet } from "../api/queries";
@@ -14,8 +14,11 @@ const key = ["/api/session"];
 
 /** Who is signed in, or null. Whoever was signed in stays while the session has ended and the page waits for them. */
 export function useWho() {
-  const client = useQueryClient();
-  return useQuery({
+  return useQuery(askingWho(useQueryClient()));
+}
+
+export function askingWho(client: QueryClient) {
+  return queryOptions({
     queryKey: key,
     staleTime: Infinity,
     retry: false,

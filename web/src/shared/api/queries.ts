@@ -1,4 +1,11 @@
-import { queryOptions, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  infiniteQueryOptions,
+  queryOptions,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
 import { useRef } from "react";
 import type { PathsWithMethod, SuccessResponseJSON } from "openapi-typescript-helpers";
 import { same } from "../parts/merge";
@@ -56,6 +63,17 @@ type Query<P> = P extends { query?: infer Q } ? NonNullable<Q> : never;
 type Path<P> = P extends { path: infer V } ? V : undefined;
 type Filter<A extends Lists> = Omit<Query<Params<A>>, "cursor">;
 
+/** A list of the API with its filter, as it is asked page by page and kept. */
+export function askingPages<A extends Lists>(address: A, query: Filter<A>, path?: Path<Params<A>>) {
+  return infiniteQueryOptions({
+    queryKey: [address, { path, query }, "pages"],
+    initialPageParam: "",
+    queryFn: ({ pageParam, signal }) =>
+      get(address, { path, query: pageParam ? { ...query, cursor: pageParam } : query } as Params<A>, signal),
+    getNextPageParam: (page) => (page as PageOf).next,
+  });
+}
+
 /** A list page by page: `items` are those read so far, `more` reads the next page while there is one. */
 export function usePages<A extends Lists>(
   address: A,
@@ -63,15 +81,7 @@ export function usePages<A extends Lists>(
   options: { path?: Path<Params<A>>; keepShown?: boolean } = {},
 ) {
   const pages = useInfiniteQuery({
-    queryKey: [address, { path: options.path, query }, "pages"],
-    initialPageParam: "",
-    queryFn: ({ pageParam, signal }) =>
-      get(
-        address,
-        { path: options.path, query: pageParam ? { ...query, cursor: pageParam } : query } as Params<A>,
-        signal,
-      ),
-    getNextPageParam: (page) => (page as PageOf).next,
+    ...askingPages(address, query, options.path),
     placeholderData: options.keepShown ? (shown) => shown : undefined,
   });
   return {

@@ -38,7 +38,7 @@ export function FlagNote({ flag, brief }: { flag: Flag; brief?: boolean }) {
 }
 
 /** `most`, where given, is how many a row of a list has room for; they are told in brief. */
-export function FlagNotes({ flags, most }: { flags: Flag[]; most?: number }) {
+export function FlagNotes({ flags, most }: { flags: readonly Flag[]; most?: number }) {
   return flags
     .slice(0, most)
     .map((flag) => <FlagNote key={flag.id} flag={flag} brief={most !== undefined} />);

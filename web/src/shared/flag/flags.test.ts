@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Flag, FlagCount } from "../api/types";
-import { filterOf, gatheredQuery, insideQuery, openOf, paramsOf, wayOf } from "./flags";
+import { filterOf, gatheredQuery, indexed, insideQuery, openOf, paramsOf, wayOf } from "./flags";
 import { accepted, handed, headingOf, spread } from "./words";
 
 const counts: FlagCount[] = [
@@ -52,6 +52,23 @@ describe("flags", () => {
     expect(handed(2, "Priya")).toBe("Handed 2 flags to Priya.");
     expect(handed(1, undefined)).toBe("Handed 1 flag to nobody.");
     expect(accepted("2030-05-01", "asked the vendor")).toMatch(/^Accepted until .*2030.*: asked the vendor$/);
+  });
+
+  it("are found by their record in the parts in which they were asked for, always as the same list", () => {
+    const flag = (id: string, familyId: string) => ({ id, familyId }) as Flag;
+    const first = { data: { items: [flag("1", "a"), flag("2", "b"), flag("3", "a")] }, isPending: false };
+    const waiting = { isPending: true };
+    const before = indexed([first, waiting], "familyId");
+    expect(before.ready).toBe(true);
+    expect(before.flagsOf("a").map(({ id }) => id)).toEqual(["1", "3"]);
+    expect(before.flagsOf("c")).toEqual([]);
+    const second = { data: { items: [flag("4", "c")] }, isPending: false };
+    const after = indexed([first, second], "familyId");
+    expect(after.flagsOf("c")).toHaveLength(1);
+    expect(after.flagsOf("a")).toBe(before.flagsOf("a"));
+    expect(after.flagsOf("none")).toBe(before.flagsOf("none"));
+    expect(indexed([waiting], "familyId").ready).toBe(false);
+    expect(indexed([], "familyId").ready).toBe(true);
   });
 
   it("leads to where each action is done", () => {

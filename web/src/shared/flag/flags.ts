@@ -13,7 +13,7 @@ export function useFlagsOf(what: Subject, id: string): Flag[] {
 }
 
 /** The flags of a list's records by their ids, and whether those of its first page have been asked for and answered. */
-export type FlagIndex = { flags: ReadonlyMap<string, Flag[]>; ready: boolean };
+export type FlagIndex = { flagsOf: (id: string) => readonly Flag[]; ready: boolean };
 
 /** The flags of the records of a list; asked for in parts of the size of a page. */
 export function useFlagIndex(what: Subject, ids: string[], pageSize: number): FlagIndex {
@@ -26,25 +26,43 @@ export function useFlagIndex(what: Subject, ids: string[], pageSize: number): Fl
   });
 }
 
-type Answers = { data?: { items: Flag[] }; isPending: boolean }[];
+type Answers = { data?: Answer; isPending: boolean }[];
+type Answer = { items: Flag[] };
 
 // Functions that stay the same, so that the index is made anew only for new answers.
-const bySite = (answers: Answers) => indexed(answers, (flag) => flag.siteId);
-const byFamily = (answers: Answers) => indexed(answers, (flag) => flag.familyId);
-const byLicense = (answers: Answers) => indexed(answers, (flag) => flag.licenseId);
+const bySite = (answers: Answers) => indexed(answers, "siteId");
+const byFamily = (answers: Answers) => indexed(answers, "familyId");
+const byLicense = (answers: Answers) => indexed(answers, "licenseId");
 
-function indexed(answers: Answers, keyOf: (flag: Flag) => string): FlagIndex {
-  const index = new Map<string, Flag[]>();
-  for (const flag of answers.flatMap((answer) => answer.data?.items ?? [])) {
-    const key = keyOf(flag);
-    const known = index.get(key);
+export function indexed(answers: Answers, key: "siteId" | "familyId" | "licenseId"): FlagIndex {
+  const parts = answers.flatMap(({ data }) => (data ? [partOf(data, key)] : []));
+  return {
+    // Each record is asked about in one part only.
+    flagsOf: (id) => parts.find((part) => part.has(id))?.get(id) ?? none,
+    ready: !answers[0]?.isPending,
+  };
+}
+
+const none: readonly Flag[] = [];
+const partsMade = new WeakMap<Answer, ReadonlyMap<string, readonly Flag[]>>();
+
+/** The flags of one answer; made once for it, so that rows whose flags did not change are not drawn anew. */
+function partOf(answer: Answer, key: "siteId" | "familyId" | "licenseId") {
+  const made = partsMade.get(answer);
+  if (made) {
+    return made;
+  }
+  const part = new Map<string, Flag[]>();
+  for (const flag of answer.items) {
+    const known = part.get(flag[key]);
     if (known) {
       known.push(flag);
     } else {
-      index.set(key, [flag]);
+      part.set(flag[key], [flag]);
     }
   }
-  return { flags: index, ready: !answers[0]?.isPending };
+  partsMade.set(answer, part);
+  return part;
 }
 
 export function useCounts(): FlagCount[] | undefined {

@@ -1,4 +1,5 @@
 import Tooltip from "@mui/material/Tooltip";
+import { useState } from "react";
 import type { HeldFile, Slot } from "../api/types";
 import { Sign } from "../flag/Sign";
 import { useRovingFocus } from "../parts/useRovingFocus";
@@ -66,6 +67,8 @@ export function SlotGrid({ files, asks, small, unlicensed = false, picked, onPic
 type CellProps = Pick<Props, "small" | "onPick"> & { cell: Cell; unlicensed: boolean; picked?: boolean };
 
 function SlotCell({ cell, small, unlicensed, picked, onPick }: CellProps) {
+  // A list has hundreds of slots; the words beside the pointer are made when it comes.
+  const [pointed, setPointed] = useState(!small);
   const drawings = drawn(cell.files);
   const empty = cell.files.length === 0;
   const clash = drawings.length > 1;
@@ -97,25 +100,22 @@ function SlotCell({ cell, small, unlicensed, picked, onPick }: CellProps) {
       </span>
     </>
   );
-  return (
-    <Tooltip title={words}>
-      {onPick ? (
-        <button
-          type="button"
-          className={className}
-          aria-label={words}
-          aria-pressed={picked}
-          onClick={() => onPick(cell)}
-        >
-          {inside}
-        </button>
-      ) : (
-        <span className={className} role="img" aria-label={words}>
-          {inside}
-        </span>
-      )}
-    </Tooltip>
+  const slot = onPick ? (
+    <button
+      type="button"
+      className={className}
+      aria-label={words}
+      aria-pressed={picked}
+      onClick={() => onPick(cell)}
+    >
+      {inside}
+    </button>
+  ) : (
+    <span className={className} role="img" aria-label={words} onPointerEnter={() => setPointed(true)}>
+      {inside}
+    </span>
   );
+  return pointed ? <Tooltip title={words}>{slot}</Tooltip> : slot;
 }
 
 function Letters({ file }: { file: HeldFile }) {

@@ -88,4 +88,29 @@ describe("fonts that text is set in", () => {
     expect(stateOf("/many/69")).toMatchObject({ state: "ready" });
     expect(stateOf("/many/0")).toEqual({ state: "loading" });
   });
+
+  it("wait while the page is scrolled, and do not come at all when they were scrolled past", async () => {
+    const fetched: string[] = [];
+    network.use(
+      http.get("*/in-view", () => {
+        fetched.push("in view");
+        return HttpResponse.text("font in view");
+      }),
+      http.get("*/passed", () => {
+        fetched.push("passed");
+        return HttpResponse.text("font passed");
+      }),
+    );
+    window.dispatchEvent(new Event("scroll"));
+    loadAt("/in-view", () => undefined);
+    const pass = loadAt("/passed", () => undefined);
+    await Promise.resolve();
+    expect(fetched).toEqual([]);
+    pass();
+    expect((await settled("/in-view")).state).toBe("ready");
+    expect(fetched).toEqual(["in view"]);
+    expect(stateOf("/passed").state).toBe("loading");
+    loadAt("/passed", () => undefined);
+    expect((await settled("/passed")).state).toBe("ready");
+  });
 });

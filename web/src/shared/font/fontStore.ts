@@ -54,7 +54,14 @@ function release() {
 }
 
 async function load(address: string, entry: Entry): Promise<void> {
+  await scrollingRests();
+  if (entry.users === 0 && entries.get(address) === entry) {
+    // It was scrolled past.
+    entries.delete(address);
+    return;
+  }
   const bytes = await fetched(address);
+  await scrollingRests();
   if (bytes === null) {
     settle(entry, { state: "failed" });
     return;
@@ -68,6 +75,22 @@ async function load(address: string, entry: Entry): Promise<void> {
     settle(entry, { state: "ready", name });
   } catch {
     settle(entry, { state: "refused" });
+  }
+}
+
+/** How long nothing has scrolled when scrolling has come to rest, in milliseconds. */
+const REST = 120;
+let scrolledAt = -Infinity;
+window.addEventListener("scroll", () => (scrolledAt = performance.now()), { passive: true, capture: true });
+
+/** Each font that comes in makes the browser lay out the page anew, so none comes in while it is scrolled. */
+async function scrollingRests(): Promise<void> {
+  for (;;) {
+    const left = scrolledAt + REST - performance.now();
+    if (left <= 0) {
+      return;
+    }
+    await new Promise((resolve) => setTimeout(resolve, left));
   }
 }
 

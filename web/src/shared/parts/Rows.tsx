@@ -1,5 +1,5 @@
 import { defaultRangeExtractor, useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
+import { memo, useEffect, useLayoutEffect, useState, type ReactNode } from "react";
 import { useRovingFocus } from "./useRovingFocus";
 
 type Props<T> = {
@@ -12,6 +12,9 @@ type Props<T> = {
   loadingMore?: boolean;
   label: string;
 };
+
+/** How many rows are drawn beyond the view, on each side. */
+const NEAR = 5;
 
 /** A long list of which only what is near the view is drawn; the next page is read when its end comes near. */
 export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }: Props<T>) {
@@ -27,7 +30,7 @@ export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }:
   const virtual = useWindowVirtualizer({
     count: items.length,
     estimateSize: () => height,
-    overscan: 8,
+    overscan: NEAR,
     scrollMargin: top,
     getItemKey: (index) => keyOf(items[index]!),
     // The row that has the focus stays drawn however far one scrolls from it.
@@ -67,9 +70,16 @@ export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }:
           className="rows-row"
           style={{ transform: `translateY(${start - top}px)` }}
         >
-          {row(items[index]!, index)}
+          <Drawn item={items[index]} index={index} row={row as DrawnRow} />
         </div>
       ))}
     </div>
   );
 }
+
+type DrawnRow = (item: unknown, index: number) => ReactNode;
+
+/** What is in a row, drawn anew only when the item or the way of drawing it is another, and not at each scrolling. */
+const Drawn = memo(function Drawn({ item, index, row }: { item: unknown; index: number; row: DrawnRow }) {
+  return row(item, index);
+});

@@ -68,12 +68,20 @@ export function useRovingFocus<E extends HTMLElement>(): RefObject<E | null> {
       }
     };
     settle();
-    const changes = new MutationObserver(settle);
+    // Once for all that changes before the next frame.
+    let waiting = 0;
+    const changes = new MutationObserver(() => {
+      waiting ||= requestAnimationFrame(() => {
+        waiting = 0;
+        settle();
+      });
+    });
     changes.observe(element, { childList: true, subtree: true });
     element.addEventListener("focusin", onFocus);
     element.addEventListener("keydown", onKey);
     return () => {
       changes.disconnect();
+      cancelAnimationFrame(waiting);
       element.removeEventListener("focusin", onFocus);
       element.removeEventListener("keydown", onKey);
     };
