@@ -18,6 +18,10 @@ final class CoverageGrid implements Outline.Visitor {
 
     private final double scale;
     private final float[] cells = new float[(WIDTH + 1) * HEIGHT];
+    /** The rows that any line crosses, from the first to before the last; the others stay empty. */
+    private int firstRow = HEIGHT;
+
+    private int endRow;
     private double startX;
     private double startY;
     private double x;
@@ -146,6 +150,8 @@ final class CoverageGrid implements Outline.Visitor {
         double highX = fromY < toY ? toX : fromX;
         double highY = Math.max(fromY, toY);
         double slope = (highX - lowX) / (highY - lowY);
+        firstRow = Math.min(firstRow, (int) lowY);
+        endRow = Math.max(endRow, (int) Math.min(HEIGHT, Math.ceil(highY)));
         for (int row = (int) lowY; row < HEIGHT && row < highY; row++) {
             double bottom = Math.max(lowY, row);
             double top = Math.min(highY, row + 1.0);
@@ -178,7 +184,7 @@ final class CoverageGrid implements Outline.Visitor {
 
     /** Turns differences into coverage; the direction of contours differs between formats, and overlaps count once. */
     private void sum() {
-        for (int row = 0; row < HEIGHT; row++) {
+        for (int row = firstRow; row < endRow; row++) {
             float sum = 0;
             for (int column = 0; column <= WIDTH; column++) {
                 int at = row * (WIDTH + 1) + column;

@@ -35,10 +35,13 @@ public final class Sketch {
     private final short[] ink = new short[PROBES.length];
 
     private final short[] at = new short[PROBES.length];
+    /** The probes that the face has, a bit for each. */
+    private final long has;
 
     private Sketch(byte[] stored) {
         this.stored = stored;
         Arrays.fill(ink, (short) -1);
+        long bits = 0;
         for (int record = 1; record + RECORD <= stored.length; record += RECORD) {
             int probe = stored[record] & 0xFF;
             if (probe < PROBES.length) {
@@ -48,8 +51,10 @@ public final class Sketch {
                 }
                 ink[probe] = (short) sum;
                 at[probe] = (short) record;
+                bits |= 1L << probe;
             }
         }
+        has = bits;
     }
 
     /**
@@ -112,15 +117,18 @@ public final class Sketch {
         return shared == 0 ? 0 : sum / shared;
     }
 
-    /** What {@link #alike} is at most, from the sums alone: no two overlap in more than the lighter of them has. */
-    double atMost(Sketch other) {
-        double sum = 0;
-        int shared = 0;
-        for (int probe = 0; probe < PROBES.length; probe++) {
-            if (ink[probe] >= 0 && other.ink[probe] >= 0) {
-                sum += ratio(ink[probe], other.ink[probe]) * advances(other, probe);
-                shared++;
-            }
+    /**
+     * What {@link #alike} is at most, from the sums alone: no two overlap in more than the lighter of them has. Where that
+     * is below {@code atLeast}, any number below it, since the rest need not be looked at.
+     */
+    double atMost(Sketch other, double atLeast) {
+        long both = has & other.has;
+        int shared = Long.bitCount(both);
+        double sum = shared;
+        double needed = atLeast * shared - 1e-9;
+        for (long left = both; left != 0 && sum >= needed; left &= left - 1) {
+            int probe = Long.numberOfTrailingZeros(left);
+            sum -= 1 - ratio(ink[probe], other.ink[probe]) * advances(other, probe);
         }
         return shared == 0 ? 0 : sum / shared;
     }

@@ -37,7 +37,7 @@ public final class SketchIndex<K extends Comparable<K>> {
     public synchronized List<Near<K>> nearest(Sketch sketch, double atLeast, int most) {
         List<Bound<K>> bounds = new ArrayList<>();
         sketches.forEach((key, other) -> {
-            double atMost = sketch.atMost(other);
+            double atMost = sketch.atMost(other, atLeast);
             if (atMost >= atLeast && atMost > 0) {
                 bounds.add(new Bound<>(key, other, atMost));
             }

@@ -1,5 +1,7 @@
 package app.unciala.core.font;
 
+import java.nio.ByteBuffer;
+import java.nio.IntBuffer;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -118,8 +120,9 @@ public final class ByteView {
     public int checksum() {
         int sum = 0;
         int whole = length & ~3;
-        for (int at = 0; at < whole; at += 4) {
-            sum += i32(at);
+        IntBuffer words = ByteBuffer.wrap(array, start, whole).asIntBuffer();
+        while (words.hasRemaining()) {
+            sum += words.get();
         }
         int last = 0;
         for (int at = whole; at < length; at++) {

@@ -1,6 +1,7 @@
 package app.unciala.core.drawing;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.unciala.core.drawing.SketchIndex.Near;
 import app.unciala.core.font.FontFormat;
@@ -46,7 +47,13 @@ class SketchTest {
     void strangersAndOtherWeightsAreNotAlike(String one, String other) {
         Sketch a = Sketch.of(face(one));
         Sketch b = Sketch.of(face(other));
-        assertThat(a.alike(b)).isLessThan(0.85).isEqualTo(b.alike(a)).isLessThanOrEqualTo(a.atMost(b));
+        assertThat(a.alike(b)).isLessThan(0.85).isEqualTo(b.alike(a)).isLessThanOrEqualTo(a.atMost(b, 0));
+        assertThat(a.atMost(b, 0)).isEqualTo(b.atMost(a, 0), within(1e-9));
+        // What could be as alike as asked for is never said to be less.
+        for (double atLeast = 0; atLeast <= 1; atLeast += 0.05) {
+            boolean could = a.atMost(b, 0) >= atLeast;
+            assertThat(a.atMost(b, atLeast) >= atLeast).isEqualTo(could);
+        }
     }
 
     @Test

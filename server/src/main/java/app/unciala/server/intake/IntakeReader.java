@@ -1,5 +1,6 @@
 package app.unciala.server.intake;
 
+import app.unciala.core.drawing.SketchIndex.Near;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.HeldSketches;
 import app.unciala.server.fault.FullDisk;
@@ -9,12 +10,20 @@ import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Parts;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.StagingArea;
+import com.google.common.base.Throwables;
 import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -69,7 +78,9 @@ class IntakeReader {
         try {
             IntakeEntity intake = transaction.execute(status -> begin(intakeId));
             if (intake != null && intake.state() == IntakeState.READING) {
-                new Reading(intake).run();
+                try (Reading reading = new Reading(intake)) {
+                    reading.run();
+                }
             }
         } catch (RuntimeException | Error e) {
             LOG.error("Intake {} cannot be read", intakeId, e);
@@ -95,8 +106,20 @@ class IntakeReader {
         return intake;
     }
 
-    /** One run over the uploads of an intake, saving in batches. */
-    private final class Reading implements ArchiveReader.Sink {
+    /** A file as read, and the held face that is drawn most like it. */
+    private record Looked(ReadFile file, String sha256, Optional<Near<String>> near) {}
+
+    /**
+     * One run over the uploads of an intake, saving in batches. The archive is unpacked by one thread; what its files are
+     * is found out by several, and taken down in the order of the archive.
+     */
+    private final class Reading implements ArchiveReader.Sink, AutoCloseable {
+        private static final int THREADS = Math.max(1, Runtime.getRuntime().availableProcessors());
+        /** How many files are unpacked at most before what comes of them is taken down. */
+        private static final int AHEAD = 2 * THREADS;
+
+        private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);
+        private final Deque<Future<List<Looked>>> underway = new ArrayDeque<>();
         private final IntakeEntity intake;
         private final List<IntakeItemEntity> batch = new ArrayList<>();
         private int position;
@@ -115,6 +138,7 @@ class IntakeReader {
             for (int i = 0; i < uploads.size(); i++) {
                 Path upload = staging.upload(intake.id(), i);
                 reader.read(uploads.get(i), upload);
+                takeDown(0);
                 doneBefore += size(upload);
                 done = doneBefore;
                 flush();
@@ -132,24 +156,60 @@ class IntakeReader {
 
         @Override
         public void file(String path, byte[] bytes) {
-            for (ReadFile file : ReadFile.of(path, bytes)) {
-                String sha256 = FileStore.sha256(file.bytes());
-                families.mend(sha256, file.bytes());
-                if (file.kind().isKept()) {
-                    staging.put(intake.id(), sha256, file.bytes());
-                }
-                IntakeItemEntity item = new IntakeItemEntity(Ids.next(), intake.id(), position++, file, sha256);
-                file.font()
-                        .flatMap(font -> held.nearest(font.facts().sketch(), Verdicts.COPY, 1).stream()
-                                .findFirst())
-                        .ifPresent(near -> item.near(near.key(), near.alike()));
-                add(item);
-            }
+            underway.add(threads.submit(() -> look(path, bytes)));
+            takeDown(AHEAD);
         }
 
         @Override
         public void refused(String path, long bytes, String reason) {
+            takeDown(0);
             add(IntakeItemEntity.refused(Ids.next(), intake.id(), position++, path, bytes, reason));
+        }
+
+        private List<Looked> look(String path, byte[] bytes) {
+            List<Looked> looked = new ArrayList<>();
+            for (ReadFile file : ReadFile.of(path, bytes)) {
+                String sha256 = FileStore.sha256(file.bytes());
+                if (file.kind().isKept()) {
+                    staging.put(intake.id(), sha256, file.bytes());
+                }
+                looked.add(new Looked(
+                        file,
+                        sha256,
+                        file.font().flatMap(font -> held.nearest(font.facts().sketch(), Verdicts.COPY, 1).stream()
+                                .findFirst())));
+            }
+            return looked;
+        }
+
+        /** Takes down what was found out, until no more than so many files are under way. */
+        private void takeDown(int most) {
+            while (underway.size() > most) {
+                for (Looked looked : result(underway.remove())) {
+                    families.mend(looked.sha256(), looked.file().bytes());
+                    IntakeItemEntity item =
+                            new IntakeItemEntity(Ids.next(), intake.id(), position++, looked.file(), looked.sha256());
+                    looked.near().ifPresent(near -> item.near(near.key(), near.alike()));
+                    add(item);
+                }
+            }
+        }
+
+        private List<Looked> result(Future<List<Looked>> found) {
+            try {
+                return found.get();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException("reading was stopped", e);
+            } catch (ExecutionException e) {
+                Throwables.throwIfUnchecked(e.getCause());
+                throw new IllegalStateException(e.getCause());
+            }
+        }
+
+        @Override
+        public void close() {
+            threads.shutdownNow();
         }
 
         @Override

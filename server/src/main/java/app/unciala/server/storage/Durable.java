@@ -2,6 +2,7 @@ package app.unciala.server.storage;
 
 import com.google.common.hash.Hashing;
 import com.google.common.hash.HashingInputStream;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -20,16 +21,25 @@ final class Durable {
 
     /** Writes all of a stream under a temporary name in a folder, forced to disk; the caller moves or deletes it. */
     static Written writeTemporary(Path folder, InputStream in) throws IOException {
+        HashingInputStream hashed = new HashingInputStream(Hashing.sha256(), in);
+        Path written = temporary(folder, hashed);
+        return new Written(written, hashed.hash().toString(), Files.size(written));
+    }
+
+    /** Writes a file under a name by which it is found, of bytes whose digest is known. */
+    static void write(Path target, byte[] bytes) throws IOException {
+        move(temporary(target.getParent(), new ByteArrayInputStream(bytes)), target);
+    }
+
+    private static Path temporary(Path folder, InputStream in) throws IOException {
         Files.createDirectories(folder);
         Path temporary = Files.createTempFile(folder, "writing", ".part");
-        HashingInputStream hashed = new HashingInputStream(Hashing.sha256(), in);
         try {
-            long bytes;
             try (OutputStream out = Files.newOutputStream(temporary)) {
-                bytes = hashed.transferTo(out);
+                in.transferTo(out);
             }
             sync(temporary, StandardOpenOption.WRITE);
-            return new Written(temporary, hashed.hash().toString(), bytes);
+            return temporary;
         } catch (IOException | RuntimeException e) {
             // The stream broke off or the disk is full; half a file is of no use.
             Files.deleteIfExists(temporary);

@@ -1,7 +1,6 @@
 package app.unciala.server.storage;
 
 import app.unciala.server.fault.Fault;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -43,10 +42,7 @@ public class StagingArea {
         Path target = folder.resolve(intake).resolve(sha256);
         if (!Files.exists(target)) {
             try {
-                Durable.move(
-                        Durable.writeTemporary(target.getParent(), new ByteArrayInputStream(bytes))
-                                .file(),
-                        target);
+                Durable.write(target, bytes);
             } catch (IOException e) {
                 throw new UncheckedIOException("cannot keep a file of an intake", e);
             }
