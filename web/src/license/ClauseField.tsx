@@ -4,7 +4,8 @@ import { Controller, type Control } from "react-hook-form";
 import type { Clause, LicenseDraft } from "../shared/api/types";
 import { clauseWords } from "./words";
 
-type Name = "webUse" | "converting" | "subdomains" | "development";
+type Name =
+  "webUse" | "thirdParty" | "inlining" | "converting" | "cutting" | "renaming" | "subdomains" | "development";
 
 const clauses = Object.keys(clauseWords) as Clause[];
 

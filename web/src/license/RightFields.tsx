@@ -1,5 +1,6 @@
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
+import { Fragment } from "react";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
 import { formatName } from "../shared/parts/format";
@@ -7,6 +8,7 @@ import { ClauseField } from "./ClauseField";
 import { Tick } from "./Tick";
 import { words } from "./words";
 
+const rights = ["webUse", "thirdParty", "inlining", "converting", "cutting", "renaming"] as const;
 const formats = ["woff2", "woff", "ttf", "otf"];
 
 /** What a license allows to be done with the files. */
@@ -15,10 +17,12 @@ export function RightFields() {
   const anyFormat = watch("anyFormat");
   return (
     <div className="form">
-      <span className="label">{words.webUse}</span>
-      <ClauseField name="webUse" label={words.webUse} control={control} />
-      <span className="label">{words.converting}</span>
-      <ClauseField name="converting" label={words.converting} control={control} />
+      {rights.map((name) => (
+        <Fragment key={name}>
+          <span className="label">{words[name]}</span>
+          <ClauseField name={name} label={words[name]} control={control} />
+        </Fragment>
+      ))}
       <span className="label">{words.formats}</span>
       <div className="chips">
         <Tick name="anyFormat" label={words.anyFormat} />

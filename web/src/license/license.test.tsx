@@ -39,6 +39,27 @@ describe("a license", () => {
     expect(screen.queryByText("Not saved yet.")).toBeNull();
   });
 
+  it("says of each thing that may be done with a file whether it is granted, and is silent on the rest", async () => {
+    const state = recorded(license({}, { webUse: "GRANTED" }));
+    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const says = (right: string, clause: string) =>
+      within(screen.getByRole("group", { name: right })).getByRole("button", { name: clause });
+    await user.click(says("Through a third party", "✕ Refused"));
+    await user.click(says("Inside a page or style sheet", "✓ Granted"));
+    await user.click(says("Cutting to some characters", "✓ Granted"));
+    expect(says("Renaming", "? Not stated")).toHaveAttribute("aria-pressed", "true");
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    await waitFor(() =>
+      expect(state.license.terms).toMatchObject({
+        webUse: "GRANTED",
+        thirdParty: "REFUSED",
+        inlining: "GRANTED",
+        cutting: "GRANTED",
+        renaming: "NOT_STATED",
+      }),
+    );
+  });
+
   it("takes the domain that a flag asks for into the form, says that it is not saved, and saves it", async () => {
     const state = recorded(license({}, { domains: ["fernway.example"] }));
     const { user } = await open("/licenses/l1?domain=shop.fernway.example#domains", "Ostrel web license");

@@ -33,7 +33,8 @@ class RecordsTest {
         assertThat(bare.status()).isEqualTo(201);
         JsonNode terms = bare.json().get("terms");
         assertThat(terms.get("name").asString()).isEqualTo("Bare");
-        for (String clause : List.of("webUse", "converting", "subdomains", "development")) {
+        for (String clause : List.of(
+                "webUse", "converting", "cutting", "renaming", "inlining", "thirdParty", "subdomains", "development")) {
             assertThat(terms.get(clause).asString()).isEqualTo("NOT_STATED");
         }
         assertThat(terms.get("noticeDays").asInt()).isEqualTo(30);

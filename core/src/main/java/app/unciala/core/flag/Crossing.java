@@ -57,7 +57,7 @@ public record Crossing(
         Map<DomainName, Decision> decisions = new LinkedHashMap<>();
         for (DomainName domain : site.domains()) {
             FaceUse use =
-                    new FaceUse(ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, domain, snapshot.today());
+                    FaceUse.serving(ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, domain, snapshot.today());
             decisions.put(domain, LicenseDecider.decide(snapshot.licensesCovering(ask.familyId()), use));
         }
         return new Crossing(site, ask, family.name(), held, substitute, decisions);

@@ -8,6 +8,7 @@ import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Act;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
@@ -155,7 +156,7 @@ final class FamilyFlags {
 
     private static boolean mayBeUsed(Snapshot snapshot, Family family, Slot slot) {
         return snapshot.licensesCovering(family.id()).stream()
-                .anyMatch(license -> license.isFor(family.id(), slot) && license.webUse() == Clause.GRANTED);
+                .anyMatch(license -> license.isFor(family.id(), slot) && license.clause(Act.SERVE) == Clause.GRANTED);
     }
 
     private static Flag damaged(Family family, HeldFile file) {

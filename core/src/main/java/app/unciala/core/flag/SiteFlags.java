@@ -95,6 +95,8 @@ final class SiteFlags {
                         subject,
                         family + on + ": converting not permitted",
                         license + ": " + reason.text() + ", and no WOFF2 from the vendor is held.");
+            case CUTTING, RENAMING, INLINING, THIRD_PARTY ->
+                throw new IllegalStateException("no site asks for " + reason.point());
         };
     }
 

@@ -19,7 +19,11 @@ public record Decision(Verdict verdict, Optional<String> licenseId, List<Reason>
         WEB_USE,
         DOMAIN,
         FORMAT,
-        CONVERTING;
+        CONVERTING,
+        CUTTING,
+        RENAMING,
+        INLINING,
+        THIRD_PARTY;
 
         /** What a vendor is asked when a license does not say it on this point; {@code host} is where it is used. */
         public String question(Optional<String> host) {
@@ -31,6 +35,10 @@ public record Decision(Verdict verdict, Optional<String> licenseId, List<Reason>
                 case DOMAIN -> host.map(name -> "use on " + name).orElse("the domains on which it is used");
                 case FORMAT -> "the formats in which files may be served";
                 case CONVERTING -> "converting to other formats";
+                case CUTTING -> "cutting files to the characters that are needed";
+                case RENAMING -> "renaming";
+                case INLINING -> "embedding in a page or style sheet";
+                case THIRD_PARTY -> "serving through a third party";
             };
         }
     }

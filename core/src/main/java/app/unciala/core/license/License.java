@@ -5,6 +5,7 @@ import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -19,8 +20,7 @@ public record License(
         String name,
         LicenseKind kind,
         List<Coverage> covers,
-        Clause webUse,
-        Clause converting,
+        Map<Act, Clause> acts,
         Clause subdomains,
         Clause development,
         boolean anyDomain,
@@ -33,8 +33,14 @@ public record License(
         boolean hasProof) {
     public License {
         covers = List.copyOf(covers);
+        acts = Map.copyOf(acts);
         domains = List.copyOf(domains);
         formats = Set.copyOf(formats);
+    }
+
+    /** What it says of an act; not stated where it says nothing. */
+    public Clause clause(Act act) {
+        return acts.getOrDefault(act, Clause.NOT_STATED);
     }
 
     public boolean endedBy(LocalDate day) {

@@ -3,6 +3,7 @@ package app.unciala.core.license;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.sentence.Sentences;
@@ -40,7 +41,7 @@ public final class LicenseDecider {
                 .filter(license -> license.isFor(familyId, slot))
                 .filter(license -> !license.endedBy(day) && !license.notBegunOn(day))
                 .map(license -> {
-                    Reason reason = clause(Point.CONVERTING, license.converting());
+                    Reason reason = clause(Point.CONVERTING, license.clause(Act.CONVERT));
                     return new Reason(reason.point(), reason.verdict(), license.name() + ": " + reason.text());
                 })
                 .min(Comparator.comparing(Reason::verdict).thenComparing(Reason::text))
@@ -60,11 +61,10 @@ public final class LicenseDecider {
                         license.endedBy(use.day())
                                 ? new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + Sentences.day(day))
                                 : new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + Sentences.day(day))));
-        reasons.add(clause(Point.WEB_USE, license.webUse()));
-        reasons.add(domain(license, use.domain()));
-        reasons.add(format(license, use));
-        if (use.converted()) {
-            reasons.add(clause(Point.CONVERTING, license.converting()));
+        use.acts().stream().sorted().forEach(act -> reasons.add(clause(act.point(), license.clause(act))));
+        if (use.acts().stream().anyMatch(Act::publishes)) {
+            reasons.add(use.domain().map(host -> domain(license, host)).orElseGet(() -> anywhere(license)));
+            use.format().ifPresent(format -> reasons.add(format(license, format)));
         }
         Verdict verdict = reasons.stream().map(Reason::verdict).reduce(Verdict.ALLOWED, Verdict::and);
         return new Decision(verdict, Optional.of(license.id()), reasons);
@@ -84,17 +84,23 @@ public final class LicenseDecider {
         return new Reason(point, clause.verdict(), text);
     }
 
-    private static Reason format(License license, FaceUse use) {
-        String format = use.format().label();
+    private static Reason anywhere(License license) {
+        return license.anyDomain()
+                ? new Reason(Point.DOMAIN, Verdict.ALLOWED, "any domain is permitted")
+                : new Reason(Point.DOMAIN, Verdict.NOT_STATED, "it hangs on the domain, and none was asked about");
+    }
+
+    private static Reason format(License license, FontFormat format) {
+        String words = format.label();
         if (license.anyFormat()) {
             return new Reason(Point.FORMAT, Verdict.ALLOWED, "any format is permitted");
         }
         if (license.formats().isEmpty()) {
             return new Reason(Point.FORMAT, Verdict.NOT_STATED, "permitted formats are not stated; ask the vendor");
         }
-        return license.formats().contains(use.format())
-                ? new Reason(Point.FORMAT, Verdict.ALLOWED, format + " is permitted")
-                : new Reason(Point.FORMAT, Verdict.REFUSED, format + " is not among the permitted formats");
+        return license.formats().contains(format)
+                ? new Reason(Point.FORMAT, Verdict.ALLOWED, words + " is permitted")
+                : new Reason(Point.FORMAT, Verdict.REFUSED, words + " is not among the permitted formats");
     }
 
     private static Reason domain(License license, DomainName host) {

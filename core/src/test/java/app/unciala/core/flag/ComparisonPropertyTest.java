@@ -15,6 +15,7 @@ import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Act;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
@@ -254,8 +255,7 @@ class ComparisonPropertyTest {
                     "License " + random.nextInt(9) + id,
                     LicenseKind.PER_DOMAIN,
                     covers,
-                    any(Clause.values()),
-                    any(Clause.values()),
+                    Map.of(Act.SERVE, any(Clause.values()), Act.CONVERT, any(Clause.values())),
                     any(Clause.values()),
                     any(Clause.values()),
                     random.nextInt(4) == 0,
@@ -295,8 +295,7 @@ class ComparisonPropertyTest {
                     license.name(),
                     license.kind(),
                     mixed(license.covers()),
-                    license.webUse(),
-                    license.converting(),
+                    license.acts(),
                     license.subdomains(),
                     license.development(),
                     license.anyDomain(),

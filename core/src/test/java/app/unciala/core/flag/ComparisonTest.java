@@ -15,6 +15,7 @@ import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Act;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
@@ -23,6 +24,7 @@ import app.unciala.core.sentence.Sentences;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -267,8 +269,7 @@ class ComparisonTest {
                 license.name(),
                 license.kind(),
                 license.covers(),
-                webUse,
-                converting,
+                Map.of(Act.SERVE, webUse, Act.CONVERT, converting),
                 license.subdomains(),
                 license.development(),
                 false,
@@ -327,8 +328,7 @@ class ComparisonTest {
                 "The license",
                 LicenseKind.PER_DOMAIN,
                 List.of(new Coverage("f", faces)),
-                Clause.GRANTED,
-                Clause.GRANTED,
+                Map.of(Act.SERVE, Clause.GRANTED, Act.CONVERT, Clause.GRANTED),
                 Clause.NOT_STATED,
                 Clause.NOT_STATED,
                 false,

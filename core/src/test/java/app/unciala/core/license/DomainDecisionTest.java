@@ -10,6 +10,7 @@ import app.unciala.core.font.FontFormat;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -52,8 +53,7 @@ class DomainDecisionTest {
                 "License",
                 LicenseKind.PER_DOMAIN,
                 List.of(new Coverage("f", List.of())),
-                Clause.GRANTED,
-                Clause.GRANTED,
+                Map.of(Act.SERVE, Clause.GRANTED),
                 subdomains,
                 ownMachines,
                 false,
@@ -64,7 +64,7 @@ class DomainDecisionTest {
                 Optional.empty(),
                 30,
                 true);
-        FaceUse use = new FaceUse(
+        FaceUse use = FaceUse.serving(
                 "f",
                 Slot.of(400, 100, Slope.UPRIGHT),
                 FontFormat.WOFF2,

@@ -9,6 +9,7 @@ import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -123,7 +124,7 @@ class LicenseDeciderTest {
     }
 
     private static FaceUse use(String host) {
-        return new FaceUse("f", REGULAR, FontFormat.WOFF2, true, DomainName.parse(host), TODAY);
+        return FaceUse.serving("f", REGULAR, FontFormat.WOFF2, true, DomainName.parse(host), TODAY);
     }
 
     /** A license that allows the use, to be changed in one point. */
@@ -185,8 +186,7 @@ class LicenseDeciderTest {
                     id,
                     LicenseKind.PER_DOMAIN,
                     covers,
-                    webUse,
-                    Clause.GRANTED,
+                    Map.of(Act.SERVE, webUse, Act.CONVERT, Clause.GRANTED),
                     subdomains,
                     development,
                     false,

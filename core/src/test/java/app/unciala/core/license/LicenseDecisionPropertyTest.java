@@ -11,11 +11,16 @@ import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -54,11 +59,15 @@ class LicenseDecisionPropertyTest {
             FaceUse use = use();
             Decision decision = LicenseDecider.decide(List.of(license), use);
             if (decision.verdict() == Verdict.ALLOWED) {
-                assertThat(license.webUse()).isEqualTo(Clause.GRANTED);
-                assertThat(!use.converted() || license.converting() == Clause.GRANTED)
-                        .isTrue();
-                assertThat(license.anyFormat() || license.formats().contains(use.format()))
-                        .isTrue();
+                assertThat(use.acts()).allMatch(act -> license.clause(act) == Clause.GRANTED);
+                if (use.acts().stream().anyMatch(Act::publishes)) {
+                    assertThat(license.anyFormat()
+                                    || use.format()
+                                            .map(license.formats()::contains)
+                                            .orElse(true))
+                            .isTrue();
+                    assertThat(license.anyDomain() || use.domain().isPresent()).isTrue();
+                }
                 assertThat(license.endedBy(use.day()) || license.notBegunOn(use.day()))
                         .isFalse();
                 assertThat(license.covers()).anyMatch(covered -> covered.covers(use.familyId(), use.slot()));
@@ -100,6 +109,20 @@ class LicenseDecisionPropertyTest {
     }
 
     @Test
+    void ofMoreActsIsNeverBetter() {
+        for (int i = 0; i < CASES; i++) {
+            License license = license("l");
+            FaceUse use = use();
+            Set<Act> more = EnumSet.copyOf(use.acts());
+            more.add(pick(List.of(Act.values())));
+            FaceUse further = new FaceUse(use.familyId(), use.slot(), more, use.format(), use.domain(), use.day());
+            assertThat(LicenseDecider.decide(List.of(license), further).verdict())
+                    .isGreaterThanOrEqualTo(
+                            LicenseDecider.decide(List.of(license), use).verdict());
+        }
+    }
+
+    @Test
     void changesOnlyOnTheDaysOnWhichTheLicenseSaysSo() {
         for (int i = 0; i < CASES / 10; i++) {
             License license = license("l");
@@ -122,7 +145,7 @@ class LicenseDecisionPropertyTest {
             Optional<Verdict> best = licenses.stream()
                     .filter(license -> !license.endedBy(DAY) && !license.notBegunOn(DAY))
                     .filter(license -> license.covers().stream().anyMatch(covered -> covered.covers("f", REGULAR)))
-                    .map(license -> license.converting().verdict())
+                    .map(license -> license.clause(Act.CONVERT).verdict())
                     .min(Verdict::compareTo);
             assertThat(reason.verdict()).isEqualTo(best.orElse(Verdict.NOT_STATED));
             assertThat(reason.point()).isEqualTo(Point.CONVERTING);
@@ -138,13 +161,23 @@ class LicenseDecisionPropertyTest {
     }
 
     private FaceUse use() {
+        Set<Act> acts = EnumSet.of(pick(List.of(Act.values())));
+        if (random.nextBoolean()) {
+            acts.add(pick(List.of(Act.values())));
+        }
         return new FaceUse(
                 "f",
                 random.nextBoolean() ? REGULAR : BOLD,
-                pick(List.of(FontFormat.WOFF2, FontFormat.WOFF, FontFormat.TTF)),
-                random.nextBoolean(),
-                DomainName.parse(pick(HOSTS)),
+                acts,
+                random.nextInt(5) == 0
+                        ? Optional.empty()
+                        : Optional.of(pick(List.of(FontFormat.WOFF2, FontFormat.WOFF, FontFormat.TTF))),
+                random.nextInt(5) == 0 ? Optional.empty() : Optional.of(DomainName.parse(pick(HOSTS))),
                 DAY.plusDays(random.nextInt(21) - 10L));
+    }
+
+    private static Map<Act, Clause> acts(Supplier<Clause> clause) {
+        return Arrays.stream(Act.values()).collect(Collectors.toMap(act -> act, act -> clause.get()));
     }
 
     private License license(String id) {
@@ -158,8 +191,7 @@ class LicenseDecisionPropertyTest {
                 pick(List.of(LicenseKind.values())),
                 List.of(new Coverage(
                         random.nextInt(5) == 0 ? "g" : "f", random.nextInt(3) == 0 ? List.of(BOLD) : List.of())),
-                clause(),
-                clause(),
+                acts(this::clause),
                 clause(),
                 clause(),
                 random.nextInt(4) == 0,
@@ -178,8 +210,7 @@ class LicenseDecisionPropertyTest {
                 license.name(),
                 license.kind(),
                 license.covers(),
-                clause,
-                clause,
+                acts(() -> clause),
                 clause,
                 clause,
                 license.anyDomain(),

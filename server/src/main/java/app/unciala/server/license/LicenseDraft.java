@@ -1,5 +1,6 @@
 package app.unciala.server.license;
 
+import app.unciala.core.license.Act;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.LicenseKind;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -13,6 +14,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -35,6 +37,10 @@ public record LicenseDraft(
 
         Clause webUse,
         Clause converting,
+        Clause cutting,
+        Clause renaming,
+        Clause inlining,
+        Clause thirdParty,
         Clause subdomains,
         Clause development,
         boolean anyDomain,
@@ -88,6 +94,10 @@ public record LicenseDraft(
         covers = copy(covers);
         webUse = orSilent(webUse);
         converting = orSilent(converting);
+        cutting = orSilent(cutting);
+        renaming = orSilent(renaming);
+        inlining = orSilent(inlining);
+        thirdParty = orSilent(thirdParty);
         subdomains = orSilent(subdomains);
         development = orSilent(development);
         domains = copy(domains);
@@ -108,6 +118,10 @@ public record LicenseDraft(
                 others,
                 webUse,
                 converting,
+                cutting,
+                renaming,
+                inlining,
+                thirdParty,
                 subdomains,
                 development,
                 anyDomain,
@@ -121,6 +135,17 @@ public record LicenseDraft(
                 currency,
                 proof,
                 notes);
+    }
+
+    /** What is said of each act. */
+    Map<Act, Clause> acts() {
+        return Map.of(
+                Act.SERVE, webUse,
+                Act.CONVERT, converting,
+                Act.CUT, cutting,
+                Act.RENAME, renaming,
+                Act.INLINE, inlining,
+                Act.THIRD_PARTY, thirdParty);
     }
 
     /** Days of notice, which are always known once the record is made. */

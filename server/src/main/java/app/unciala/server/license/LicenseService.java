@@ -91,8 +91,7 @@ public class LicenseService implements Reverser {
                                     c.familyId(),
                                     c.faces().stream().map(SlotView::toSlot).toList()))
                             .toList(),
-                    terms.webUse(),
-                    terms.converting(),
+                    terms.acts(),
                     terms.subdomains(),
                     terms.development(),
                     terms.anyDomain(),

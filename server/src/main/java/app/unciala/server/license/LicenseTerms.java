@@ -51,6 +51,10 @@ final class LicenseTerms {
                         .toList(),
                 draft.webUse(),
                 draft.converting(),
+                draft.cutting(),
+                draft.renaming(),
+                draft.inlining(),
+                draft.thirdParty(),
                 draft.subdomains(),
                 draft.development(),
                 draft.anyDomain(),
@@ -105,6 +109,10 @@ final class LicenseTerms {
                         .collect(Collectors.joining(", ")));
         words.put("webUse", words(terms.webUse()));
         words.put("converting", words(terms.converting()));
+        words.put("cutting", words(terms.cutting()));
+        words.put("renaming", words(terms.renaming()));
+        words.put("inlining", words(terms.inlining()));
+        words.put("thirdParty", words(terms.thirdParty()));
         words.put("subdomains", words(terms.subdomains()));
         words.put("development", words(terms.development()));
         words.put("domains", terms.anyDomain() ? "any" : String.join(", ", terms.domains()));

@@ -62,6 +62,10 @@ class LicenseTermsTest {
                 .containsEntry("covers", "Ostrel Text (Bold)")
                 .containsEntry("webUse", "granted")
                 .containsEntry("converting", "not stated")
+                .containsEntry("cutting", "granted")
+                .containsEntry("renaming", "refused")
+                .containsEntry("inlining", "not stated")
+                .containsEntry("thirdParty", "refused")
                 .containsEntry("domains", "client.example")
                 .containsEntry("formats", "any")
                 .containsEntry("begins", "2030-01-01")
@@ -79,6 +83,10 @@ class LicenseTermsTest {
                 List.of(new Covered("f", List.of(BOLD, BOLD))),
                 Clause.GRANTED,
                 Clause.NOT_STATED,
+                Clause.GRANTED,
+                Clause.REFUSED,
+                Clause.NOT_STATED,
+                Clause.REFUSED,
                 Clause.NOT_STATED,
                 Clause.REFUSED,
                 false,

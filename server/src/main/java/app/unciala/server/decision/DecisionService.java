@@ -1,0 +1,147 @@
+package app.unciala.server.decision;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Act;
+import app.unciala.core.license.Decision;
+import app.unciala.core.license.Decision.Point;
+import app.unciala.core.license.FaceUse;
+import app.unciala.core.license.License;
+import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.Verdict;
+import app.unciala.server.family.FamilyService;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.site.SiteService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Decides on one use that a person or a program asks about; nothing is recorded by asking. */
+@Service
+public class DecisionService {
+    private final FamilyService families;
+    private final LicenseService licenses;
+    private final SiteService sites;
+    private final Clock clock;
+
+    DecisionService(FamilyService families, LicenseService licenses, SiteService sites, Clock clock) {
+        this.families = families;
+        this.licenses = licenses;
+        this.sites = sites;
+        this.clock = clock;
+    }
+
+    /**
+     * What is asked about: a face, what is done with it, where and when. Without acts it is served; without a day it is
+     * today; without a domain it is on every domain of the site; without a site either, on an unknown one.
+     *
+     * @param format such as {@code woff2}; without one, formats are not asked about
+     */
+    public record Question(
+            @NotBlank(message = "Say which family it is about.")
+            String familyId,
+
+            @NotNull(message = "Say which face it is about: weight, width and slope.")
+            SlotView slot,
+
+            @Schema(types = {"string", "null"}) @Nullable String format,
+
+            @Schema(types = {"string", "null"})
+            @Size(max = 300, message = "A domain has at most 300 characters.")
+            @Nullable
+            String domain,
+
+            @Schema(types = {"string", "null"}) @Nullable String siteId,
+
+            @Schema(types = {"array", "null"}) @Nullable
+            List<@NotNull(message = "An act is one of those named.") Act> acts,
+
+            @Schema(
+                    types = {"string", "null"},
+                    format = "date")
+            @Nullable
+            LocalDate day) {}
+
+    /** The answer of the license that speaks most in favor; {@code licenseId} is null when none covers the face. */
+    public record Answer(
+            Verdict verdict,
+            @Schema(types = {"string", "null"}) @Nullable String licenseId,
+            List<Reason> reasons) {}
+
+    /** One point on which the license was asked, and what it says. */
+    public record Reason(Point point, Verdict verdict, String text) {}
+
+    @Transactional(readOnly = true)
+    public Answer decide(Question question) {
+        families.get(question.familyId());
+        List<License> covering = licenses.covering(List.of(question.familyId())).stream()
+                .map(Recorded::toLicense)
+                .toList();
+        return domains(question).stream()
+                .map(domain -> LicenseDecider.decide(covering, use(question, domain)))
+                .max(Comparator.comparing(Decision::verdict))
+                .map(DecisionService::answer)
+                .orElseThrow();
+    }
+
+    /** The domains asked about, of which the worst decides; nothing stands for an unknown one. */
+    private List<Optional<DomainName>> domains(Question question) {
+        List<DomainName> ofSite = question.siteId() == null
+                ? List.of()
+                : sites.get(question.siteId()).domains().stream()
+                        .map(DomainName::new)
+                        .toList();
+        if (question.domain() != null && !question.domain().isBlank()) {
+            try {
+                return List.of(Optional.of(DomainName.parse(question.domain())));
+            } catch (IllegalArgumentException e) {
+                throw Fault.invalid("domain", e.getMessage() + ".");
+            }
+        }
+        return ofSite.isEmpty()
+                ? List.of(Optional.empty())
+                : ofSite.stream().map(Optional::of).toList();
+    }
+
+    private FaceUse use(Question question, Optional<DomainName> domain) {
+        Set<Act> acts = question.acts() == null || question.acts().isEmpty()
+                ? EnumSet.of(Act.SERVE)
+                : EnumSet.copyOf(question.acts());
+        return new FaceUse(
+                question.familyId(),
+                question.slot().toSlot(),
+                acts,
+                Optional.ofNullable(question.format()).map(DecisionService::format),
+                domain,
+                question.day() == null ? LocalDate.now(clock) : question.day());
+    }
+
+    private static FontFormat format(String key) {
+        return FontFormat.fromKey(key)
+                .orElseThrow(
+                        () -> Fault.invalid("format", "“" + key + "” is no font format; try woff2, woff, ttf or otf."));
+    }
+
+    private static Answer answer(Decision decision) {
+        return new Answer(
+                decision.verdict(),
+                decision.licenseId().orElse(null),
+                decision.reasons().stream()
+                        .map(reason -> new Reason(reason.point(), reason.verdict(), reason.text()))
+                        .toList());
+    }
+}
