@@ -14,7 +14,7 @@ type Props<T> = {
 };
 
 /** How many rows are drawn beyond the view, on each side. */
-const NEAR = 5;
+const NEAR = 8;
 
 /** A long list of which only what is near the view is drawn; the next page is read when its end comes near. */
 export function Rows<T>({ items, keyOf, height, row, more, loadingMore, label }: Props<T>) {
