@@ -91,7 +91,6 @@ test("the content is reached by one key, lists by one more, and a place begins a
 });
 
 test("dialogs, menus and failures pass the audit, too", async ({ page }) => {
-  test.setTimeout(240_000);
   for (const colorScheme of ["light", "dark"] as const) {
     await page.emulateMedia({ colorScheme });
     const rules = colorScheme === "light" ? "all" : "colors";

@@ -3,7 +3,6 @@ package app.unciala.core.domain;
 import com.google.common.net.InetAddresses;
 import com.google.common.net.InternetDomainName;
 import com.ibm.icu.text.IDNA;
-import java.net.InetAddress;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -62,7 +61,7 @@ public record DomainName(String ascii) {
         }
         if (!NAMED_OTHERWISE.containsAll(info.getErrors())) {
             throw new IllegalArgumentException(
-                    "“" + typed + "” is not a domain: it has a sign that no domain may have");
+                    "“" + typed + "” is not a domain: it has a character that no domain may have");
         }
         if (IpAddress.endsInNumber(ascii)) {
             return IpAddress.v4(ascii)
@@ -97,7 +96,7 @@ public record DomainName(String ascii) {
             try {
                 host = URLDecoder.decode(host.replace("+", "%2B"), StandardCharsets.UTF_8);
             } catch (IllegalArgumentException notEncoded) {
-                // The percent sign stays, and is refused as a sign that no domain may have.
+                // The percent sign stays, and is refused as a character that no domain may have.
             }
         }
         return host;
@@ -114,17 +113,13 @@ public record DomainName(String ascii) {
      */
     public boolean isLocal() {
         if (isAddress()) {
-            return IpAddress.isPrivate(address());
+            return IpAddress.isPrivate(InetAddresses.forUriString(ascii));
         }
         return LOCAL_ENDINGS.stream().anyMatch(ending -> ascii.equals(ending) || ascii.endsWith("." + ending));
     }
 
     public boolean isAddress() {
         return InetAddresses.isUriInetAddress(ascii);
-    }
-
-    private InetAddress address() {
-        return InetAddresses.forUriString(ascii);
     }
 
     public boolean isUnder(DomainName parent) {

@@ -87,7 +87,7 @@ public final class LicenseDecider {
     private static Reason anywhere(License license) {
         return license.anyDomain()
                 ? new Reason(Point.DOMAIN, Verdict.ALLOWED, "any domain is permitted")
-                : new Reason(Point.DOMAIN, Verdict.NOT_STATED, "it hangs on the domain, and none was asked about");
+                : new Reason(Point.DOMAIN, Verdict.NOT_STATED, "it depends on the domain, and none was asked about");
     }
 
     private static Reason format(License license, FontFormat format) {

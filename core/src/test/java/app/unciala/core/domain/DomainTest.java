@@ -51,8 +51,8 @@ class DomainTest {
         "a:b:c, no IP address",
         "cli%ent.example, letters",
         "cli\u0001ent.example, letters",
-        "xn--a.example, sign",
-        "אa.example, sign",
+        "xn--a.example, character",
+        "אa.example, character",
         "aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa.example, too long"
     })
     void saysWhichPartIsWrong(String typed, String part) {

@@ -1,6 +1,6 @@
 package app.unciala.server.decision;
 
-import app.unciala.server.decision.DecisionService.Answer;
+import app.unciala.server.decision.DecisionService.Decided;
 import app.unciala.server.decision.DecisionService.Question;
 import jakarta.validation.Valid;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -18,7 +18,7 @@ class DecisionController {
     }
 
     @PostMapping
-    Answer decide(@Valid @RequestBody Question question) {
+    Decided decide(@Valid @RequestBody Question question) {
         return decisions.decide(question);
     }
 }

@@ -1,16 +1,16 @@
 package app.unciala.server.decision;
 
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Act;
 import app.unciala.core.license.Decision;
-import app.unciala.core.license.Decision.Point;
+import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.License;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
@@ -77,16 +77,13 @@ public class DecisionService {
             LocalDate day) {}
 
     /** The answer of the license that speaks most in favor; {@code licenseId} is null when none covers the face. */
-    public record Answer(
+    public record Decided(
             Verdict verdict,
             @Schema(types = {"string", "null"}) @Nullable String licenseId,
             List<Reason> reasons) {}
 
-    /** One point on which the license was asked, and what it says. */
-    public record Reason(Point point, Verdict verdict, String text) {}
-
     @Transactional(readOnly = true)
-    public Answer decide(Question question) {
+    public Decided decide(Question question) {
         families.get(question.familyId());
         List<License> covering = licenses.covering(List.of(question.familyId())).stream()
                 .map(Recorded::toLicense)
@@ -94,7 +91,8 @@ public class DecisionService {
         return domains(question).stream()
                 .map(domain -> LicenseDecider.decide(covering, use(question, domain)))
                 .max(Comparator.comparing(Decision::verdict))
-                .map(DecisionService::answer)
+                .map(decision ->
+                        new Decided(decision.verdict(), decision.licenseId().orElse(null), decision.reasons()))
                 .orElseThrow();
     }
 
@@ -125,23 +123,8 @@ public class DecisionService {
                 question.familyId(),
                 question.slot().toSlot(),
                 acts,
-                Optional.ofNullable(question.format()).map(DecisionService::format),
+                Optional.ofNullable(question.format()).map(name -> Formats.read("format", name)),
                 domain,
                 question.day() == null ? LocalDate.now(clock) : question.day());
-    }
-
-    private static FontFormat format(String key) {
-        return FontFormat.fromKey(key)
-                .orElseThrow(
-                        () -> Fault.invalid("format", "“" + key + "” is no font format; try woff2, woff, ttf or otf."));
-    }
-
-    private static Answer answer(Decision decision) {
-        return new Answer(
-                decision.verdict(),
-                decision.licenseId().orElse(null),
-                decision.reasons().stream()
-                        .map(reason -> new Reason(reason.point(), reason.verdict(), reason.text()))
-                        .toList());
     }
 }

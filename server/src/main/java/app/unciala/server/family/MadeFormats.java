@@ -17,6 +17,7 @@ import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
@@ -117,7 +118,7 @@ public class MadeFormats {
     @Transactional(readOnly = true)
     public Plan plan(String familyId, String format) {
         mustExist(familyId);
-        FontFormat made = format(format);
+        FontFormat made = Formats.read("format", format);
         return new Plan(makeable(familyId, made), makings.getOrDefault(key(familyId, made), Making.NONE));
     }
 
@@ -150,7 +151,7 @@ public class MadeFormats {
      * @param anyway also for faces whose licenses do not say whether they may be converted
      */
     public Making makeAll(String familyId, String format, boolean anyway) {
-        Asked asked = new Asked(familyId, format(format), anyway, actor.name());
+        Asked asked = new Asked(familyId, Formats.read("format", format), anyway, actor.name());
         int total = makeable(asked).size();
         if (total == 0) {
             throw Fault.conflict("There is no face to make " + asked.format().label() + " of.");
@@ -216,7 +217,7 @@ public class MadeFormats {
      * @param anyway also when no license says whether it may be converted
      */
     public File make(String familyId, String fileId, String format, boolean anyway) {
-        return make(familyId, fileId, format(format), anyway);
+        return make(familyId, fileId, Formats.read("format", format), anyway);
     }
 
     private File make(String familyId, String fileId, FontFormat format, boolean anyway) {
@@ -291,10 +292,5 @@ public class MadeFormats {
 
     private FamilyEntity mustExist(String familyId) {
         return families.findById(familyId).orElseThrow(() -> Fault.notFound("family", familyId));
-    }
-
-    private static FontFormat format(String key) {
-        return FontFormat.fromKey(key)
-                .orElseThrow(() -> Fault.invalid("format", "A format is woff2, woff, ttf, otf, eot or svg."));
     }
 }

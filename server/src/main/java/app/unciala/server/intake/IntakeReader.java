@@ -107,7 +107,7 @@ class IntakeReader {
     }
 
     /** A file as read, and the held face that is drawn most like it. */
-    private record Looked(ReadFile file, String sha256, Optional<Near<String>> near) {}
+    private record Examined(ReadFile file, String sha256, Optional<Near<String>> near) {}
 
     /**
      * One run over the uploads of an intake, saving in batches. The archive is unpacked by one thread; what its files are
@@ -119,7 +119,7 @@ class IntakeReader {
         private static final int AHEAD = 2 * THREADS;
 
         private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);
-        private final Deque<Future<List<Looked>>> underway = new ArrayDeque<>();
+        private final Deque<Future<List<Examined>>> underway = new ArrayDeque<>();
         private final IntakeEntity intake;
         private final List<IntakeItemEntity> batch = new ArrayList<>();
         private int position;
@@ -156,7 +156,7 @@ class IntakeReader {
 
         @Override
         public void file(String path, byte[] bytes) {
-            underway.add(threads.submit(() -> look(path, bytes)));
+            underway.add(threads.submit(() -> examine(path, bytes)));
             takeDown(AHEAD);
         }
 
@@ -166,38 +166,38 @@ class IntakeReader {
             add(IntakeItemEntity.refused(Ids.next(), intake.id(), position++, path, bytes, reason));
         }
 
-        private List<Looked> look(String path, byte[] bytes) {
-            List<Looked> looked = new ArrayList<>();
+        private List<Examined> examine(String path, byte[] bytes) {
+            List<Examined> found = new ArrayList<>();
             for (ReadFile file : ReadFile.of(path, bytes)) {
                 String sha256 = FileStore.sha256(file.bytes());
                 if (file.kind().isKept()) {
                     staging.put(intake.id(), sha256, file.bytes());
                 }
-                looked.add(new Looked(
+                found.add(new Examined(
                         file,
                         sha256,
                         file.font().flatMap(font -> held.nearest(font.facts().sketch(), Verdicts.COPY, 1).stream()
                                 .findFirst())));
             }
-            return looked;
+            return found;
         }
 
         /** Takes down what was found out, until no more than so many files are under way. */
         private void takeDown(int most) {
             while (underway.size() > most) {
-                for (Looked looked : result(underway.remove())) {
-                    families.mend(looked.sha256(), looked.file().bytes());
-                    IntakeItemEntity item =
-                            new IntakeItemEntity(Ids.next(), intake.id(), position++, looked.file(), looked.sha256());
-                    looked.near().ifPresent(near -> item.near(near.key(), near.alike()));
+                for (Examined examined : result(underway.remove())) {
+                    families.mend(examined.sha256(), examined.file().bytes());
+                    IntakeItemEntity item = new IntakeItemEntity(
+                            Ids.next(), intake.id(), position++, examined.file(), examined.sha256());
+                    examined.near().ifPresent(near -> item.near(near.key(), near.alike()));
                     add(item);
                 }
             }
         }
 
-        private List<Looked> result(Future<List<Looked>> found) {
+        private List<Examined> result(Future<List<Examined>> examined) {
             try {
-                return found.get();
+                return examined.get();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
                 throw new IllegalStateException("reading was stopped", e);

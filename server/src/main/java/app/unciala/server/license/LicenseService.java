@@ -11,6 +11,7 @@ import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
 import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.inventory.SlotView;
@@ -97,7 +98,9 @@ public class LicenseService implements Reverser {
                     terms.anyDomain(),
                     terms.domains().stream().map(DomainPattern::recorded).toList(),
                     terms.anyFormat(),
-                    terms.formats().stream().map(LicenseTerms::format).collect(Collectors.toUnmodifiableSet()),
+                    terms.formats().stream()
+                            .map(format -> Formats.read("formats", format))
+                            .collect(Collectors.toUnmodifiableSet()),
                     Optional.ofNullable(terms.begins()),
                     Optional.ofNullable(terms.ends()),
                     terms.notice(),

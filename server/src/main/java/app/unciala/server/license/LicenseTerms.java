@@ -1,9 +1,9 @@
 package app.unciala.server.license;
 
 import app.unciala.core.domain.DomainPattern;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Clause;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.LicenseService.Recorded;
 import java.time.LocalDate;
@@ -28,7 +28,7 @@ final class LicenseTerms {
         if (isFarOff(draft.begins()) || isFarOff(draft.ends())) {
             throw Fault.invalid("ends", "A license runs between the years 1900 and 3000.");
         }
-        draft.formats().forEach(LicenseTerms::format);
+        draft.formats().forEach(format -> Formats.read("formats", format));
         List<String> domains = new ArrayList<>();
         for (String domain : draft.domains()) {
             try {
@@ -80,12 +80,6 @@ final class LicenseTerms {
         } catch (IllegalArgumentException e) {
             throw Fault.invalid("currency", "“" + code + "” is no currency; write its three letters, such as EUR.");
         }
-    }
-
-    static FontFormat format(String key) {
-        return FontFormat.fromKey(key)
-                .orElseThrow(() ->
-                        Fault.invalid("formats", "“" + key + "” is no font format; try woff2, woff, ttf or otf."));
     }
 
     /** The terms in words, by the names of their fields. */
