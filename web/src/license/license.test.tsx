@@ -44,9 +44,9 @@ describe("a license", () => {
     const { user } = await open("/licenses/l1", "Ostrel web license");
     const says = (right: string, clause: string) =>
       within(screen.getByRole("group", { name: right })).getByRole("button", { name: clause });
-    await user.click(says("Through a third party", "✕ Refused"));
-    await user.click(says("Inside a page or style sheet", "✓ Granted"));
-    await user.click(says("Cutting to some characters", "✓ Granted"));
+    await user.click(says("By a third party", "✕ Refused"));
+    await user.click(says("Embedding inline", "✓ Granted"));
+    await user.click(says("Cutting", "✓ Granted"));
     expect(says("Renaming", "? Not stated")).toHaveAttribute("aria-pressed", "true");
     await user.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
