@@ -13,7 +13,8 @@ const views = [
   ["compare", "/families", "Penmarrow", "Files"],
   ["duplicates", "/families/duplicates"],
   ["licenses", "/licenses"],
-  ["license", "/licenses", "Penmarrow web license"],
+  ["license", "/licenses", "Ostrel for two sites"],
+  ["coverage", "/licenses/coverage"],
   ["sites", "/sites"],
   ["site", "/sites", "Fernway"],
   ["flags", "/flags"],
@@ -72,7 +73,8 @@ async function conflict() {
     await page.getByRole("button", { name: "Sign in" }).click();
     await page.getByRole("navigation", { name: "Places" }).waitFor();
     await page.goto(`${url}/licenses`);
-    await page.getByRole("main").getByRole("link", { name: "Marl by page views", exact: true }).click();
+    await page.getByRole("main").getByRole("link", { name: "Marl by page views", exact: true }).first().click();
+    await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Terms" }).click();
     await page.getByLabel("Vendor").waitFor();
     pages.push(page);
   }

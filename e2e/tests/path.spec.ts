@@ -73,7 +73,9 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await addDomain(page, "wrong.example");
     await page.getByRole("button", { name: "Record", exact: true }).click();
     await expect(page.getByRole("heading", { level: 1, name: `${family} license` })).toBeVisible();
+    await expect(page.getByText(`${family} may be served in any format on wrong.example.`)).toBeVisible();
     await expect(page.getByText("has no proof")).toBeVisible();
+    await page.getByRole("link", { name: "Attach the agreement" }).click();
     await page
       .getByLabel("Agreement file")
       .setInputFiles({ name: "agreement.txt", mimeType: "text/plain", buffer: Buffer.from("granted") });

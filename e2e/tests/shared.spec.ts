@@ -1,6 +1,6 @@
 import { expect, type Browser, type Page } from "@playwright/test";
 import { test } from "./inventory";
-import { audit, follow, goTo, signIn } from "./support";
+import { audit, goTo, openRecord, signIn } from "./support";
 
 test.use({ inventory: "shared" });
 
@@ -12,11 +12,7 @@ async function another(browser: Browser, name: string): Promise<Page> {
   return page;
 }
 
-async function openLicense(page: Page, name: string) {
-  await goTo(page, "Licenses");
-  await follow(page, name);
-  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
-}
+const openLicense = (page: Page, name: string) => openRecord(page, "/licenses", name, "Terms");
 
 test("two people at one license: what does not collide is merged, what does is chosen, nothing typed is lost", async ({
   page,
@@ -52,6 +48,7 @@ test("two people at one license: what does not collide is merged, what does is c
   await page.reload();
   await expect(page.getByLabel("Notes")).toHaveValue("Renewal goes through the client.");
   await expect(page.getByLabel("Proof of purchase")).toHaveValue("Invoice 2211");
+  await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "History" }).click();
   await expect(page.getByText(/Changed license “Marl by page views”/).first()).toBeVisible();
   await other.context().close();
 });

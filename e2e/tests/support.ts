@@ -10,6 +10,7 @@ export const places = [
   "/families/duplicates",
   "/licenses",
   "/licenses/new",
+  "/licenses/coverage",
   "/sites",
   "/sites/new",
   "/flags",
@@ -26,6 +27,7 @@ export const records: [list: string, name: string, leaf?: string][] = [
   ["/families", "Penmarrow", "Facts"],
   ["/sites", "Fernway"],
   ["/licenses", "Penmarrow web license"],
+  ["/licenses", "Ostrel for two sites", "Terms"],
   ["/intake", "Brantle 3.zip"],
 ];
 

@@ -54,7 +54,11 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./license/LicenseListPage")).LicenseListPage }),
       },
       {
-        path: "licenses/:id",
+        path: "licenses/coverage",
+        lazy: async () => ({ Component: (await import("./license/coverage/CoveragePage")).CoveragePage }),
+      },
+      {
+        path: "licenses/:id/:leaf?",
         lazy: async () => ({ Component: (await import("./license/LicensePage")).LicensePage }),
       },
       {

@@ -8,6 +8,8 @@ const KeysAndSigns = lazy(async () => ({ default: (await import("./KeysAndSigns"
 
 /** Inside of these, letters are typed or choose something. */
 const ownKeys = "[role=dialog], [role=menu], [role=listbox], [role=combobox]";
+/** Over the page; the focus reaches it a moment after it has opened. */
+const dialog = "[role=dialog]";
 
 /** The single keys and the legend of the signs; `g` and a letter goes to a place, `/` searches, `?` lists them. */
 export function Keys() {
@@ -18,7 +20,8 @@ export function Keys() {
   const options = {
     enabled,
     useKey: true,
-    ignoreEventWhen: (event: KeyboardEvent) => (event.target as HTMLElement).closest?.(ownKeys) !== null,
+    ignoreEventWhen: (event: KeyboardEvent) =>
+      document.querySelector(dialog) !== null || (event.target as HTMLElement).closest?.(ownKeys) !== null,
   };
   useHotkeys(
     places.map(({ key }) => `g>${key}`),

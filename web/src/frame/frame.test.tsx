@@ -43,7 +43,7 @@ describe("the frame", () => {
       http.put("*/api/licenses/l1", () => problem(401, "Sign in first.")),
       http.post("*/api/session", () => new HttpResponse(null, { status: 204 })),
     );
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     const vendor = screen.getByLabelText("Vendor");
     await user.clear(vendor);
     await user.type(vendor, "Another Foundry");

@@ -68,7 +68,7 @@ describe("History", () => {
         }),
       ),
     );
-    await open("/licenses/l1", "Ostrel web license");
+    await open("/licenses/l1/history", "Ostrel web license");
     expect(await screen.findByText("Ends: Oct 23, 2026 → Oct 23, 2027")).toBeInTheDocument();
     expect(await screen.findAllByText("Mara Quill")).toHaveLength(2);
     expect(screen.getByText("Unciala")).toBeInTheDocument();

@@ -75,7 +75,7 @@ function Ending({ flag }: { flag: Flag }) {
     <div className="aside">
       <b className="soon">{words.ending}</b>
       <div>
-        <Link to={`/licenses/${flag.licenseId}#dates`}>{flag.licenseName}</Link>
+        <Link to={`/licenses/${flag.licenseId}`}>{flag.licenseName}</Link>
       </div>
       <div className="quiet">{flag.reason}</div>
     </div>

@@ -1,27 +1,36 @@
-import Button from "@mui/material/Button";
-import { useRef } from "react";
 import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf, editing, filesIn } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import type { License } from "../shared/api/types";
+import { ChooseFile } from "../shared/parts/ChooseFile";
 import { day, kB } from "../shared/parts/format";
 import { words } from "./words";
+
+/** Attaches a document to the version of a license that was read. */
+export function attach({ id, version }: License, file: File) {
+  return api.POST("/api/licenses/{id}/agreement", {
+    params: { path: { id }, header: editing(version) },
+    body: filesIn("file", [{ file, path: file.name }]),
+  });
+}
+
+/** An attached document, to be downloaded under its own name. */
+export function Download({ file: { sha256, fileName } }: { file: License["agreement"][number] }) {
+  return (
+    <a href={`/api/files/${sha256}`} download={fileName}>
+      {fileName}
+    </a>
+  );
+}
 
 /** The agreement of a license, earlier ones with it; attaching one leaves what is typed in the form as it is. */
 export function Agreement({ license }: { license: License }) {
   const mayEdit = useMayEdit();
-  const attach = useChange({
+  const attaching = useChange({
     of: "license",
-    change: (file: File) =>
-      bodyOf(
-        api.POST("/api/licenses/{id}/agreement", {
-          params: { path: { id: license.id }, header: editing(license.version) },
-          body: filesIn("file", [{ file, path: file.name }]),
-        }),
-      ),
+    change: (file: File) => bodyOf(attach(license, file)),
     said: () => words.attached,
   });
-  const input = useRef<HTMLInputElement>(null);
   const [agreement, ...earlier] = license.agreement;
   return (
     <>
@@ -29,10 +38,7 @@ export function Agreement({ license }: { license: License }) {
       <p className="first">
         {agreement ? (
           <>
-            <a href={`/api/files/${agreement.sha256}`} download={agreement.fileName}>
-              {agreement.fileName}
-            </a>
-            , {kB(agreement.bytes)}, {day(agreement.addedAt)}
+            <Download file={agreement} />, {kB(agreement.bytes)}, {day(agreement.addedAt)}
           </>
         ) : (
           <span className="quiet">{words.noAgreement}</span>
@@ -44,36 +50,21 @@ export function Agreement({ license }: { license: License }) {
           {earlier.map((old, i) => (
             <span key={old.id}>
               {i > 0 && ", "}
-              <a href={`/api/files/${old.sha256}`} download={old.fileName}>
-                {old.fileName}
-              </a>
+              <Download file={old} />
             </span>
           ))}
         </p>
       )}
       {mayEdit && (
-        <Button
-          variant="outlined"
-          size="small"
-          disabled={attach.isPending}
-          onClick={() => input.current?.click()}
+        <ChooseFile
+          outlined
+          label={words.agreementFile}
+          disabled={attaching.isPending}
+          onFile={(file) => attaching.mutate(file)}
         >
           {agreement ? words.attachNewer : words.attach}
-        </Button>
+        </ChooseFile>
       )}
-      <input
-        ref={input}
-        hidden
-        type="file"
-        aria-label={words.agreementFile}
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) {
-            attach.mutate(file);
-          }
-          event.target.value = "";
-        }}
-      />
     </>
   );
 }

@@ -5,7 +5,15 @@ import type { Clause, LicenseDraft } from "../shared/api/types";
 import { clauseWords } from "./words";
 
 type Name =
-  "webUse" | "thirdParty" | "inlining" | "converting" | "cutting" | "renaming" | "subdomains" | "development";
+  | "webUse"
+  | "thirdParty"
+  | "inlining"
+  | "converting"
+  | "cutting"
+  | "renaming"
+  | "transfer"
+  | "subdomains"
+  | "development";
 
 const clauses = Object.keys(clauseWords) as Clause[];
 

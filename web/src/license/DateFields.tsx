@@ -1,10 +1,14 @@
 import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
+import { Choice } from "../shared/parts/Choice";
 import { isoDay } from "../shared/parts/format";
 import { AmountField } from "./AmountField";
 import { aboutDays, isCurrency } from "./terms";
-import { words } from "./words";
+import { Tick } from "./Tick";
+import { perWords, words } from "./words";
+
+const pers = Object.entries(perWords) as [LicenseDraft["pricePer"], string][];
 
 /** When a license holds and what it costs. */
 export function DateFields() {
@@ -33,6 +37,7 @@ export function DateFields() {
             sx={{ width: 110 }}
           />
         </div>
+        <Tick name="renews" label={words.renews} />
         {days && <p className="ochre">{days}</p>}
       </div>
       <span className="label">{words.price}</span>
@@ -60,11 +65,41 @@ export function DateFields() {
           slotProps={{ htmlInput: { "aria-label": words.currency, maxLength: 3 } }}
           sx={{ width: 90 }}
         />
+        <Controller
+          name="pricePer"
+          control={control}
+          render={({ field }) => (
+            <Choice
+              hideLabel
+              label={words.pricePer}
+              value={field.value}
+              options={pers}
+              onChange={field.onChange}
+            />
+          )}
+        />
       </div>
+      <label className="label" htmlFor="nextPayment">
+        {words.nextPayment}
+      </label>
+      <TextField id="nextPayment" type="date" {...register("nextPayment")} sx={{ width: 180 }} />
       <label className="label" htmlFor="proof">
         {words.proof}
       </label>
       <TextField id="proof" placeholder={words.proofHint} {...register("proof")} />
+      <span className="label">{words.confirmed}</span>
+      <div className="in-a-row">
+        <TextField
+          placeholder={words.confirmedBy}
+          {...register("confirmedBy")}
+          slotProps={{ htmlInput: { "aria-label": words.confirmedBy } }}
+        />
+        <TextField
+          type="date"
+          {...register("confirmedOn")}
+          slotProps={{ htmlInput: { "aria-label": words.confirmedOn } }}
+        />
+      </div>
       <label className="label" htmlFor="notes">
         {words.notes}
       </label>

@@ -1,13 +1,17 @@
+import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
+import { Choice } from "../shared/parts/Choice";
 import { DomainsField } from "../shared/parts/DomainsField";
 import { ClauseField } from "./ClauseField";
 import { Tick } from "./Tick";
-import { adding, words } from "./words";
+import { adding, countingWords, words } from "./words";
+
+const countings = Object.entries(countingWords) as [LicenseDraft["counting"], string][];
 
 /** Where a license holds; `added` is a domain that a flag asked for and that is not saved yet. */
 export function DomainFields({ added }: { added?: string | null }) {
-  const { control, watch } = useFormContext<LicenseDraft>();
+  const { control, register, watch } = useFormContext<LicenseDraft>();
   const anyDomain = watch("anyDomain");
   return (
     <div className="form">
@@ -31,10 +35,44 @@ export function DomainFields({ added }: { added?: string | null }) {
         )}
         {added && <p className="ochre">{adding(added)}</p>}
       </div>
+      {!anyDomain && (
+        <>
+          <label className="label" htmlFor="domainLimit">
+            {words.domainLimit}
+          </label>
+          <div className="in-a-row">
+            <TextField
+              id="domainLimit"
+              placeholder={words.noLimit}
+              {...register("domainLimit")}
+              helperText={words.domainLimitHelp}
+              slotProps={{ htmlInput: { inputMode: "numeric" } }}
+              sx={{ width: 180 }}
+            />
+            {watch("domainLimit") && (
+              <Controller
+                name="counting"
+                control={control}
+                render={({ field }) => (
+                  <Choice
+                    label={words.counting}
+                    value={field.value}
+                    options={countings}
+                    onChange={field.onChange}
+                  />
+                )}
+              />
+            )}
+          </div>
+        </>
+      )}
       <span className="label">{words.subdomains}</span>
       <ClauseField name="subdomains" label={words.subdomains} control={control} />
       <span className="label">{words.development}</span>
-      <ClauseField name="development" label={words.development} control={control} />
+      <div>
+        <ClauseField name="development" label={words.development} control={control} />
+        {watch("domainLimit") && <Tick name="developmentCounts" label={words.developmentCounts} />}
+      </div>
     </div>
   );
 }

@@ -2,14 +2,17 @@ import Button from "@mui/material/Button";
 import { useEffect, useState, type ReactNode } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import { useMayEdit } from "../shared/account/session";
+import { api, bodyOf } from "../shared/api/client";
 import type { LicenseDraft } from "../shared/api/types";
 import { fieldWords } from "../shared/history/words";
+import { Preview } from "../shared/flag/Preview";
 import { Line } from "../shared/layout/Leaf";
 import { Conflict } from "../shared/parts/Conflict";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { useMergedForm } from "../shared/parts/useMergedForm";
 import { DateFields } from "./DateFields";
 import { DomainFields } from "./DomainFields";
+import { Reading } from "./Reading";
 import { RightFields } from "./RightFields";
 import { SubjectFields } from "./SubjectFields";
 import { sent } from "./terms";
@@ -28,13 +31,21 @@ type Props = {
   saveLabel: string;
   onSave: (draft: LicenseDraft) => Promise<boolean>;
   notes: Notes;
+  /** Whether a document is attached that can be read. */
+  hasDocument?: boolean;
+  /** Given the agreement that was read, to be attached when a new license is recorded. */
+  onFile?: (file: File) => void;
 };
+
+function preview(id: string, body: LicenseDraft) {
+  return bodyOf(api.POST("/api/licenses/{id}/preview", { params: { path: { id } }, body }));
+}
 
 /** What a license covers and says. Every clause is granted, refused or not stated. */
 export function LicenseForm(props: Props) {
-  const { terms, saveLabel, notes, domain } = props;
+  const { terms, saveLabel, notes, domain, licenseId } = props;
   const form = useForm<LicenseDraft>({ defaultValues: terms });
-  const { handleSubmit, formState, getValues, setValue } = form;
+  const { handleSubmit, formState, getValues, setValue, watch } = form;
   const { conflict, resolve, saved } = useMergedForm(form, terms, props.version ?? 0);
   const mayEdit = useMayEdit();
   const [familyNames, setFamilyNames] = useState(props.familyNames);
@@ -72,6 +83,12 @@ export function LicenseForm(props: Props) {
             />
           </Line>
         )}
+        {mayEdit && (
+          <Line>
+            <h2 className="section">{words.readTitle}</h2>
+            <Reading stored={props.hasDocument ? licenseId : undefined} onFile={props.onFile} />
+          </Line>
+        )}
         <Line notes={notes.covers}>
           <h2 className="section">{words.whatItIs}</h2>
           <SubjectFields
@@ -100,6 +117,9 @@ export function LicenseForm(props: Props) {
             </Button>
             {dirty && <span className="quiet">{words.notSaved}</span>}
           </div>
+          {dirty && licenseId && (
+            <Preview key={JSON.stringify(watch())} ask={() => preview(licenseId, sent(getValues()))} />
+          )}
         </Line>
       </form>
     </FormProvider>

@@ -9,8 +9,10 @@ import { useFlagIndex } from "../shared/flag/flags";
 import { Line } from "../shared/layout/Leaf";
 import { money } from "../shared/parts/format";
 import { RecordList, useFilter } from "../shared/parts/RecordList";
+import { DueList } from "./DueList";
+import { LicenseLeaves } from "./LicenseLeaves";
 import { Months, Track } from "./TimeLine";
-import { kindWords, noneWith, words } from "./words";
+import { basisWords, noneWith, words } from "./words";
 
 const AT_ONCE = 40;
 
@@ -28,6 +30,7 @@ export function LicenseListPage() {
     <RecordList
       title={words.title}
       below={words.below}
+      leaves={<LicenseLeaves />}
       actions={
         mayEdit && (
           <Button component={Link} to="/licenses/new" variant="outlined">
@@ -40,6 +43,7 @@ export function LicenseListPage() {
       list={list}
       ready={ready}
       none={filter.words ? noneWith(filter.words) : words.none}
+      above={<DueList />}
       head={<Months />}
       height={64}
       row={(license) => <Row license={license} flags={flagsOf(license.id)} />}
@@ -50,7 +54,7 @@ export function LicenseListPage() {
 /** Drawn anew only when the record or its flags are others. */
 const Row = memo(function Row({ license, flags }: { license: License; flags: readonly Flag[] }) {
   const ended = flags.filter((flag) => flag.kind === "LICENSE_ENDED").slice(0, 1);
-  const { name, kind, price, currency } = license.terms;
+  const { name, basis, price, currency } = license.terms;
   return (
     <Line
       ruled
@@ -60,7 +64,7 @@ const Row = memo(function Row({ license, flags }: { license: License; flags: rea
         <div className="who">
           <Link to={`/licenses/${license.id}`}>{name}</Link>
           <div className="quiet small">
-            {[kindWords[kind], money(price, currency)].filter(Boolean).join(", ")}
+            {[basisWords[basis], money(price, currency)].filter(Boolean).join(", ")}
           </div>
         </div>
         <Track license={license} />

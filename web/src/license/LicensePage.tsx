@@ -1,4 +1,5 @@
 import { useQueries, useQueryClient } from "@tanstack/react-query";
+import { useState, type ReactNode } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, bodyOf, editing, isStale } from "../shared/api/client";
 import { asking, useChange, useGet } from "../shared/api/queries";
@@ -7,15 +8,18 @@ import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { Leaves } from "../shared/layout/Leaves";
 import type { NamedRecord } from "../shared/parts/RecordChoice";
 import { useGoToHash } from "../shared/parts/useGoToHash";
 import { NotHere } from "../shared/states/NotHere";
-import { Agreement } from "./Agreement";
+import { ActsTable, AllowsSentences, CoveredFaces, DatesAndMoney, StandingOn } from "./Allows";
+import { Agreement, attach } from "./Agreement";
 import { AskTheVendor } from "./AskTheVendor";
 import { DeleteLicense } from "./DeleteLicense";
 import { LicenseForm } from "./LicenseForm";
+import { leafNames, leavesOf, partOf, type LeafOfLicense, type Part } from "./leaves";
 import { emptyTerms } from "./terms";
-import { kindWords, oneForAll, words } from "./words";
+import { basisWords, oneForAll, words } from "./words";
 
 const MOST_FAMILIES = 200;
 
@@ -52,9 +56,13 @@ function NewLicense() {
   const navigate = useNavigate();
   const [params] = useSearchParams();
   const { families, error } = useStart(params);
+  const [agreement, setAgreement] = useState<File | null>(null);
   const save = useChange({
     of: "license",
-    change: (draft: LicenseDraft) => bodyOf(api.POST("/api/licenses", { body: draft })),
+    change: async (draft: LicenseDraft) => {
+      const license = await bodyOf(api.POST("/api/licenses", { body: draft }));
+      return agreement ? bodyOf(attach(license, agreement)) : license;
+    },
     said: (license) => `Recorded “${license.terms.name}”.`,
   });
   if (!families) {
@@ -79,6 +87,7 @@ function NewLicense() {
         terms={start}
         familyNames={Object.fromEntries(families.map((family) => [family.id, family.name]))}
         saveLabel={words.recordIt}
+        onFile={setAgreement}
         onSave={async (draft) => {
           const license = await save.mutateAsync(draft).catch(() => null);
           if (license) {
@@ -92,28 +101,12 @@ function NewLicense() {
   );
 }
 
-const ofDates: Flag["kind"][] = ["LICENSE_ENDED", "LICENSE_ENDING", "LICENSE_NOT_BEGUN"];
-const ofRights: Flag["kind"][] = ["WEB_USE_REFUSED", "FORMAT_NOT_PERMITTED", "CONVERTING_NOT_PERMITTED"];
-
-/** Beside which part of the form a flag stands. */
-function partOf(flag: Flag): "dates" | "domains" | "rights" | "covers" | "agreement" | "none" {
-  if (ofDates.includes(flag.kind)) {
-    return "dates";
-  }
-  if (flag.kind === "DOMAIN_NOT_PERMITTED" || (flag.kind === "NOT_STATED" && flag.point === "DOMAIN")) {
-    return "domains";
-  }
-  if (ofRights.includes(flag.kind) || flag.kind === "NOT_STATED") {
-    return "rights";
-  }
-  return flag.kind === "NOT_COLLECTED" ? "covers" : flag.kind === "NO_PROOF" ? "agreement" : "none";
-}
-
 function RecordedLicense({ id }: { id: string }) {
   const license = useGet("/api/licenses/{id}", { path: { id } });
+  const { leaf = "allows" } = useParams();
   useGoToHash(license.data !== undefined);
-  return license.data ? (
-    <OneLicense license={license.data} />
+  return license.data && leaf in leafNames ? (
+    <OneLicense license={license.data} leaf={leaf as LeafOfLicense} />
   ) : (
     <NotHere
       error={license.error}
@@ -124,11 +117,57 @@ function RecordedLicense({ id }: { id: string }) {
   );
 }
 
-function OneLicense({ license }: { license: License }) {
+function OneLicense({ license, leaf }: { license: License; leaf: LeafOfLicense }) {
+  const { id, terms } = license;
+  const flags = useFlagsOf("license", id);
+  const notes = (...parts: Part[]) => (
+    <FlagNotes flags={flags.filter((flag) => parts.includes(partOf(flag)))} />
+  );
+  return (
+    <Leaf
+      title={terms.name}
+      above={<Link to="/licenses">{words.title}</Link>}
+      below={[basisWords[terms.basis], terms.spdx, terms.vendor, license.holderName]
+        .filter(Boolean)
+        .join(", ")}
+      leaves={<Leaves label={words.leaves} leaves={leavesOf(id, flags)} />}
+    >
+      {leaf === "allows" && (
+        <>
+          <Line>
+            <AllowsSentences license={license} />
+          </Line>
+          <Line notes={notes("rights")}>
+            <ActsTable license={license} />
+          </Line>
+          <Line notes={notes("domains")}>
+            <StandingOn id={id} anyDomain={terms.anyDomain} />
+          </Line>
+          <Line notes={notes("covers", "none")}>
+            <CoveredFaces license={license} />
+          </Line>
+          <Line notes={notes("dates", "agreement")}>
+            <DatesAndMoney license={license} />
+          </Line>
+        </>
+      )}
+      {leaf === "terms" && <Terms license={license} flags={flags} notes={notes} />}
+      {leaf === "history" && (
+        <Line>
+          <RecordHistory type="license" id={id} />
+          <DeleteLicense license={license} />
+        </Line>
+      )}
+    </Leaf>
+  );
+}
+
+type TermsProps = { license: License; flags: Flag[]; notes: (...parts: Part[]) => ReactNode };
+
+function Terms({ license, flags, notes }: TermsProps) {
   const { id, version, terms, familyNames } = license;
   const client = useQueryClient();
   const { queryKey } = asking("/api/licenses/{id}", { path: { id } });
-  const flags = useFlagsOf("license", id);
   const [params] = useSearchParams();
   const save = useChange({
     of: "license",
@@ -150,20 +189,14 @@ function OneLicense({ license }: { license: License }) {
       return false;
     }
   };
-  const notes = (part: ReturnType<typeof partOf>) => (
-    <FlagNotes flags={flags.filter((flag) => partOf(flag) === part)} />
-  );
   return (
-    <Leaf
-      title={terms.name}
-      above={<Link to="/licenses">{words.title}</Link>}
-      below={[kindWords[terms.kind], terms.vendor].filter(Boolean).join(", ")}
-    >
+    <>
       <LicenseForm
         terms={terms}
         version={version}
         licenseId={id}
         domain={params.get("domain")}
+        hasDocument={license.agreement.length > 0}
         familyNames={familyNames}
         saveLabel={words.save}
         onSave={keep}
@@ -178,10 +211,6 @@ function OneLicense({ license }: { license: License }) {
         <Agreement license={license} />
       </Line>
       <AskTheVendor license={license} questions={flags.filter((flag) => flag.kind === "NOT_STATED")} />
-      <Line>
-        <RecordHistory type="license" id={id} />
-        <DeleteLicense license={license} />
-      </Line>
-    </Leaf>
+    </>
   );
 }

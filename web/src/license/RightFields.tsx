@@ -1,28 +1,45 @@
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
+import TextField from "@mui/material/TextField";
 import { Fragment } from "react";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
 import { formatName } from "../shared/parts/format";
 import { ClauseField } from "./ClauseField";
+import { QuoteField } from "./QuoteField";
+import { acts } from "./terms";
 import { Tick } from "./Tick";
 import { words } from "./words";
 
-const rights = ["webUse", "thirdParty", "inlining", "converting", "cutting", "renaming"] as const;
 const formats = ["woff2", "woff", "ttf", "otf"];
 
 /** What a license allows to be done with the files. */
 export function RightFields() {
-  const { control, watch } = useFormContext<LicenseDraft>();
+  const { control, register, watch } = useFormContext<LicenseDraft>();
   const anyFormat = watch("anyFormat");
   return (
     <div className="form">
-      {rights.map((name) => (
+      {acts.map(([name, , point]) => (
         <Fragment key={name}>
           <span className="label">{words[name]}</span>
-          <ClauseField name={name} label={words[name]} control={control} />
+          <div>
+            <ClauseField name={name} label={words[name]} control={control} />
+            <QuoteField point={point} of={words[name]} />
+          </div>
         </Fragment>
       ))}
+      <span className="label">{words.transfer}</span>
+      <ClauseField name="transfer" label={words.transfer} control={control} />
+      <label className="label" htmlFor="pageViewLimit">
+        {words.pageViewLimit}
+      </label>
+      <TextField
+        id="pageViewLimit"
+        placeholder={words.noLimit}
+        {...register("pageViewLimit")}
+        slotProps={{ htmlInput: { inputMode: "numeric" } }}
+        sx={{ width: 180 }}
+      />
       <span className="label">{words.formats}</span>
       <div className="chips">
         <Tick name="anyFormat" label={words.anyFormat} />

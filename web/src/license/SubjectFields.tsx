@@ -3,15 +3,18 @@ import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
 import { Choice } from "../shared/parts/Choice";
 import { FamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
-import { kindWords, words } from "./words";
+import { useClients } from "../shared/parts/useClients";
+import { basisWords, openLicenses, presumed, words } from "./words";
 
-const kinds = Object.entries(kindWords) as [LicenseDraft["kind"], string][];
+const bases = Object.entries(basisWords) as [LicenseDraft["basis"], string][];
 
 type Names = Record<string, string>;
 
 /** What a license is and which families it covers. */
 export function SubjectFields(props: { familyNames: Names; onNamed: (names: Names) => void }) {
-  const { register, control, formState } = useFormContext<LicenseDraft>();
+  const { register, control, watch, formState } = useFormContext<LicenseDraft>();
+  const basis = watch("basis");
+  const clients = useClients().data ?? [];
   const { familyNames } = props;
   const covering = (chosen: NamedRecord[], before: LicenseDraft["covers"]) => {
     props.onNamed(Object.fromEntries(chosen.map((family) => [family.id, family.name])));
@@ -33,22 +36,60 @@ export function SubjectFields(props: { familyNames: Names; onNamed: (names: Name
       />
       <span className="label">{words.basis}</span>
       <Controller
-        name="kind"
+        name="basis"
         control={control}
         render={({ field }) => (
           <Choice
             hideLabel
             label={words.basis}
             value={field.value}
-            options={kinds}
+            options={bases}
             onChange={field.onChange}
           />
         )}
       />
+      {basis === "OPEN" && (
+        <>
+          <span className="label">{words.spdx}</span>
+          <Controller
+            name="spdx"
+            control={control}
+            render={({ field }) => (
+              <Choice
+                hideLabel
+                label={words.spdx}
+                value={field.value}
+                options={[["", words.spdxNone], ...openLicenses.map((spdx) => [spdx, spdx] as const)]}
+                onChange={field.onChange}
+              />
+            )}
+          />
+        </>
+      )}
+      {presumed[basis] && (
+        <>
+          <span className="label" />
+          <p className="quiet first">{presumed[basis]}</p>
+        </>
+      )}
       <label className="label" htmlFor="vendor">
         {words.vendor}
       </label>
       <TextField id="vendor" {...register("vendor")} />
+      <span className="label">{words.holder}</span>
+      <Controller
+        name="holderId"
+        control={control}
+        render={({ field }) => (
+          <Choice
+            hideLabel
+            label={words.holder}
+            value={field.value ?? ""}
+            options={[["", words.agency], ...clients.map((client) => [client.id, client.name] as const)]}
+            onChange={(id) => field.onChange(id || null)}
+          />
+        )}
+      />
       <span className="label">{words.covers}</span>
       <Controller
         name="covers"

@@ -3,8 +3,10 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
 
+type Name = "anyDomain" | "anyFormat" | "renews" | "developmentCounts";
+
 /** A yes or no of a license. */
-export function Tick({ name, label }: { name: "anyDomain" | "anyFormat"; label: string }) {
+export function Tick({ name, label }: { name: Name; label: string }) {
   const { control } = useFormContext<LicenseDraft>();
   return (
     <Controller

@@ -28,7 +28,7 @@ function recorded(start = license()) {
 describe("a license", () => {
   it("is saved once however often the button is pressed, with the version it was read in", async () => {
     const state = recorded();
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     expect(screen.getByRole("button", { name: "Save" })).toBeDisabled();
     await user.type(screen.getByLabelText("Proof of purchase"), "Order 17");
     await user.dblClick(screen.getByRole("button", { name: "Save" }));
@@ -41,7 +41,7 @@ describe("a license", () => {
 
   it("says of each thing that may be done with a file whether it is granted, and is silent on the rest", async () => {
     const state = recorded(license({}, { webUse: "GRANTED" }));
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     const says = (right: string, clause: string) =>
       within(screen.getByRole("group", { name: right })).getByRole("button", { name: clause });
     await user.click(says("By a third party", "✕ Refused"));
@@ -62,7 +62,10 @@ describe("a license", () => {
 
   it("takes the domain that a flag asks for into the form, says that it is not saved, and saves it", async () => {
     const state = recorded(license({}, { domains: ["fernway.example"] }));
-    const { user } = await open("/licenses/l1?domain=shop.fernway.example#domains", "Ostrel web license");
+    const { user } = await open(
+      "/licenses/l1/terms?domain=shop.fernway.example#domains",
+      "Ostrel web license",
+    );
     expect(
       await screen.findByText(/shop\.fernway\.example is added below, not saved yet/),
     ).toBeInTheDocument();
@@ -74,7 +77,7 @@ describe("a license", () => {
 
   it("counts a domain that is typed without Enter, and several pasted at once", async () => {
     const state = recorded();
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     await user.click(screen.getByRole("combobox", { name: "Domains" }));
     await user.paste("a.example, b.example");
     await user.tab();
@@ -84,7 +87,7 @@ describe("a license", () => {
 
   it("reads a price as it is typed and refuses what is none, and a currency that has no code", async () => {
     const state = recorded(license({}, { price: 12_000 }));
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     const price = screen.getByLabelText("Price");
     expect(price).toHaveValue("120");
     await user.clear(price);
@@ -106,13 +109,13 @@ describe("a license", () => {
 
   it("says that an end is past, without refusing it", async () => {
     recorded(license({}, { ends: "2020-01-31" }));
-    await open("/licenses/l1", "Ostrel web license");
+    await open("/licenses/l1/terms", "Ostrel web license");
     expect(screen.getByText(/This day is past/)).toBeInTheDocument();
   });
 
   it("shows what a colleague changed, takes it with one press, and leaves a choice where both did", async () => {
     const state = recorded();
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     const vendor = screen.getByLabelText("Vendor");
     await user.clear(vendor);
     await user.type(vendor, "Mine");
@@ -132,7 +135,7 @@ describe("a license", () => {
 
   it("asks before unsaved edits are left, stays, and leaves when told to", async () => {
     recorded();
-    const { user, router } = await open("/licenses/l1", "Ostrel web license");
+    const { user, router } = await open("/licenses/l1/terms", "Ostrel web license");
     await user.type(screen.getByLabelText("Notes"), "half a thought");
     await user.click(screen.getByRole("link", { name: "Families" }));
     const question = await screen.findByRole("dialog", { name: "Leave without saving?" });
@@ -160,7 +163,7 @@ describe("a license", () => {
         return HttpResponse.json(state.license);
       }),
     );
-    const { user } = await open("/licenses/l1", "Ostrel web license");
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     await user.type(screen.getByLabelText("Notes"), "typed before");
     await user.upload(screen.getByLabelText("Agreement file"), new File(["terms"], "terms.pdf"));
     expect(await screen.findByRole("link", { name: "terms.pdf" })).toBeInTheDocument();
@@ -199,7 +202,7 @@ describe("a license", () => {
         }),
       ),
     );
-    await open("/licenses/l1", "Ostrel web license");
+    await open("/licenses/l1/terms", "Ostrel web license");
     const letter = (await screen.findByText(/^Dear Marrow Type,/)).textContent;
     expect(letter.match(/use on web pages/g)).toHaveLength(1);
     expect(letter).toContain("use on shop.fernway.example");
@@ -216,7 +219,7 @@ describe("a license", () => {
         return new HttpResponse(null, { status: 204 });
       }),
     );
-    const { user, router } = await open("/licenses/l1", "Ostrel web license");
+    const { user, router } = await open("/licenses/l1/history", "Ostrel web license");
     await user.click(screen.getByRole("button", { name: "Delete the license" }));
     const question = await screen.findByRole("dialog");
     expect(question).toHaveTextContent("2 sites stand on it");

@@ -1,10 +1,13 @@
 import type { LicenseDraft } from "../shared/api/types";
+import { wholeIn } from "../shared/parts/format";
 import { words } from "./words";
 
 export const emptyTerms: LicenseDraft = {
   name: "",
-  kind: "PER_DOMAIN",
+  basis: "BOUGHT",
+  spdx: "",
   vendor: "",
+  holderId: null,
   covers: [],
   webUse: "NOT_STATED",
   converting: "NOT_STATED",
@@ -12,30 +15,62 @@ export const emptyTerms: LicenseDraft = {
   renaming: "NOT_STATED",
   inlining: "NOT_STATED",
   thirdParty: "NOT_STATED",
+  transfer: "NOT_STATED",
   subdomains: "NOT_STATED",
   development: "NOT_STATED",
+  developmentCounts: false,
   anyDomain: false,
   domains: [],
+  domainLimit: null,
+  counting: "HOST",
   anyFormat: false,
   formats: [],
+  pageViewLimit: null,
   begins: null,
   ends: null,
+  renews: false,
   noticeDays: 30,
   price: 0,
   currency: "EUR",
+  pricePer: "ONCE",
+  nextPayment: null,
   proof: "",
+  confirmedBy: "",
+  confirmedOn: null,
+  quotes: {},
   notes: "",
 };
 
-/** The terms as they are sent: empty days are none, days of notice a whole number. */
+/** The terms as they are sent: empty days and numbers are none, quotes without words are left out. */
 export function sent(draft: LicenseDraft): LicenseDraft {
   return {
     ...draft,
+    spdx: draft.basis === "OPEN" ? draft.spdx : "",
     begins: draft.begins || null,
     ends: draft.ends || null,
+    nextPayment: draft.nextPayment || null,
+    confirmedOn: draft.confirmedOn || null,
+    domainLimit: wholeOrNone(draft.domainLimit),
+    pageViewLimit: wholeOrNone(draft.pageViewLimit),
     noticeDays: Math.round(Number(draft.noticeDays)) || 0,
+    quotes: Object.fromEntries(Object.entries(draft.quotes).filter(([, quote]) => quote.text.trim())),
   };
 }
+
+/** A number stands in its field as the text that was typed. */
+function wholeOrNone(typed: number | string | null): number | null {
+  return typeof typed === "string" ? wholeIn(typed) : typed;
+}
+
+/** The terms of what may be done with a file, with the act each is about and the point on which it may be quoted. */
+export const acts = [
+  ["webUse", "SERVE", "WEB_USE"],
+  ["thirdParty", "THIRD_PARTY", "THIRD_PARTY"],
+  ["inlining", "INLINE", "INLINING"],
+  ["converting", "CONVERT", "CONVERTING"],
+  ["cutting", "CUT", "CUTTING"],
+  ["renaming", "RENAME", "RENAMING"],
+] as const;
 
 /** What is worth saying about the days of a license before it is saved; nothing is refused for it. */
 export function aboutDays(begins: string | null, ends: string | null, today: string): string {

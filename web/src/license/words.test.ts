@@ -5,7 +5,7 @@ describe("license words", () => {
   it("says terms as people read them", () => {
     expect(termInWords("webUse", "NOT_STATED")).toBe("not stated");
     expect(termInWords("domains", ["a.example", "b.example"])).toBe("a.example, b.example");
-    expect(termInWords("kind", "TRIAL")).toBe("Trial");
+    expect(termInWords("basis", "TRIAL")).toBe("Trial");
     expect(termInWords("ends", null)).toBe("");
   });
 

@@ -1,4 +1,4 @@
-import type { LicenseDraft } from "../shared/api/types";
+import type { Due, LedgerProblem, License, LicenseDraft } from "../shared/api/types";
 import { count, day, money, plainly } from "../shared/parts/format";
 
 /** What the Licenses place says. */
@@ -52,6 +52,82 @@ export const words = {
   proof: "Proof of purchase",
   proofHint: "Order or invoice number",
   notes: "Notes",
+  spdx: "Open license",
+  spdxNone: "another text",
+  holder: "Holder",
+  agency: "the agency",
+  transfer: "Handing over to a client",
+  domainLimit: "Domains permitted",
+  noLimit: "no limit",
+  domainLimitHelp: "How many may be named; empty for as many as one likes.",
+  counting: "Counted by",
+  developmentCounts: "named local and staging hosts take a place",
+  pageViewLimit: "Page views a month",
+  renews: "renews by itself",
+  pricePer: "Paid",
+  nextPayment: "Next payment",
+  confirmed: "Web use confirmed",
+  confirmedBy: "Confirmed by",
+  confirmedOn: "On",
+  quote: "Quote it",
+  quoteHint: "The sentence of the agreement that says so",
+  quotePlace: "Where it stands, such as page 3",
+  leaves: "Leaves",
+  timeLine: "Time line",
+  coverage: "Coverage",
+  readTitle: "Read it from the agreement",
+  readDocument: "Choose the agreement",
+  readFile: "Agreement to read",
+  readStored: "Read the attached one",
+  readHelp: "Or drop it here: a PDF or a text. Nothing is filled in before you take it over.",
+  reading: "Reading…",
+  paste: "Text of the agreement",
+  pasteHint: "Or paste its text",
+  take: "Take",
+  takeAll: "Take all",
+  taken: "taken",
+  yes: "yes",
+  markHelp: "Mark a sentence to quote it as the clause of a term.",
+  markAs: "Quote it for …",
+  terms: {
+    BASIS: "Basis",
+    SPDX: "Open license",
+    WEB_USE: "Use on web pages",
+    THIRD_PARTY: "By a third party",
+    INLINING: "Embedding inline",
+    CONVERTING: "Converting",
+    CUTTING: "Cutting",
+    RENAMING: "Renaming",
+    TRANSFER: "Handing over to a client",
+    SUBDOMAINS: "Subdomains",
+    DEVELOPMENT: "Local and staging",
+    DOMAINS: "Domains",
+    DOMAIN_LIMIT: "Domains permitted",
+    PAGE_VIEW_LIMIT: "Page views a month",
+    FORMATS: "Formats",
+    BEGINS: "Begins",
+    ENDS: "Ends",
+    RENEWS: "Renews by itself",
+    NOTICE_DAYS: "Days of notice",
+    PRICE: "Price",
+    CURRENCY: "Currency",
+    PROOF: "Proof of purchase",
+  },
+  due: "What falls due",
+  nothingDue: "Nothing falls due in the coming eighteen months.",
+  ledger: "Ledger as CSV",
+  importLedger: "Import a ledger",
+  ledgerFile: "Ledger to import",
+  acts: "What may be done",
+  faces: "Faces",
+  wholeFamily: "the whole family",
+  standing: "Where it is used",
+  noSites: "No site asks for what it covers yet.",
+  notPermitted: "Hosts that it does not name",
+  noHost: "no site stands on it yet",
+  overLimit: "has no place: more are named than it permits",
+  money: "Dates and money",
+  document: "Document",
   agreement: "Agreement",
   noAgreement: "The agreement itself is not attached.",
   attach: "Attach the agreement",
@@ -63,17 +139,65 @@ export const words = {
   delete: "Delete",
 };
 
-export const kindWords: Record<LicenseDraft["kind"], string> = {
-  FREE: "Free to use",
-  PERSONAL: "Free for personal use only",
-  DONATION: "Donation",
-  PER_DOMAIN: "Bought per domain",
-  PAGE_VIEWS: "Bought per page view",
+export const basisWords: Record<LicenseDraft["basis"], string> = {
+  OPEN: "Open license",
+  BOUGHT: "Bought outright",
+  PAGE_VIEWS: "Bought by page views",
   SUBSCRIPTION: "Subscription",
+  DONATION: "Free with donation",
+  PERSONAL: "Free for personal use",
   CLIENT_SUPPLIED: "Supplied by the client",
-  DESKTOP: "Desktop only",
   TRIAL: "Trial",
+  DESKTOP: "Desktop only",
+  CUSTOM: "Custom terms",
 };
+
+/** What is presumed of web use on a basis, where the terms do not say it. */
+export const presumed: Partial<Record<LicenseDraft["basis"], string>> = {
+  OPEN: "Grants what its text grants, where the terms below say nothing else.",
+  PERSONAL: "Use on web pages is presumed refused, unless it is granted below.",
+  TRIAL: "Use on web pages is presumed refused, unless it is granted below.",
+  DESKTOP: "Use on web pages is presumed refused, unless it is granted below.",
+};
+
+/** By what something holds that the terms do not say themselves. */
+export const sourceWords: Record<License["acts"][number]["source"], string> = {
+  TERMS: "",
+  TEXT: "by the text of the license",
+  BASIS: "presumed on this basis",
+};
+
+export const countingWords: Record<LicenseDraft["counting"], string> = {
+  HOST: "Each host",
+  REGISTRABLE_DOMAIN: "Each registrable domain",
+};
+
+export const perWords: Record<LicenseDraft["pricePer"], string> = {
+  ONCE: "once",
+  MONTH: "a month",
+  YEAR: "a year",
+};
+
+/** The open licenses for fonts that are known, by their SPDX identifiers. */
+export const openLicenses = [
+  "OFL-1.1",
+  "OFL-1.0",
+  "Apache-2.0",
+  "MIT",
+  "CC0-1.0",
+  "CC-BY-4.0",
+  "CC-BY-SA-4.0",
+  "Ubuntu-font-1.0",
+  "Bitstream-Vera",
+  "IPA",
+  "mplus",
+  "Arphic-1999",
+  "LPPL-1.3c",
+  "GPL-3.0-or-later WITH Font-exception-2.0",
+  "GPL-2.0-or-later WITH Font-exception-2.0",
+  "GPL-3.0-or-later",
+  "GPL-2.0-or-later",
+];
 
 export const clauseWords: Record<LicenseDraft["webUse"], string> = {
   GRANTED: "✓ Granted",
@@ -121,10 +245,47 @@ export function termInWords(field: string, value: unknown): string {
   if (field === "price") {
     return money(Number(value), "EUR");
   }
-  if (field === "kind") {
-    return kindWords[value as LicenseDraft["kind"]];
+  if (field === "basis") {
+    return basisWords[value as LicenseDraft["basis"]];
   }
   return value === "GRANTED" || value === "REFUSED" || value === "NOT_STATED"
     ? value.toLowerCase().replace("_", " ")
     : plainly(value);
+}
+
+/** How many more domains may be named. */
+export function places(free: number): string {
+  return free === 0 ? "No place is free." : `${count(free, "place is", "places are")} free.`;
+}
+
+/** How much an agreement seems to say. */
+export function found(proposals: number): string {
+  return proposals === 0
+    ? "Nothing was recognized. Read it, and record what it says."
+    : `It seems to say ${count(proposals, "thing", "things")}. Read the words before you take one over.`;
+}
+
+export const dueWords: Record<Due["kind"], string> = {
+  NOTICE: "decide",
+  ENDS: "ends",
+  RENEWS: "renews by itself",
+  PAYMENT: "payment",
+};
+
+/** What the coming year costs, in one currency. */
+export function yearCosts(cents: number, currency: string, times: number): string {
+  return `${money(cents, currency)} in ${count(times, "payment", "payments")} within a year`;
+}
+
+export function imported(licenses: number): string {
+  return `Recorded ${count(licenses, "license", "licenses")}.`;
+}
+
+/** Why a ledger did not go in. */
+export function notImported(problems: LedgerProblem[]): string {
+  const [first] = problems;
+  const where = first ? `Line ${first.line}${first.column ? `, ${first.column}` : ""}: ${first.message}` : "";
+  const more =
+    problems.length > 1 ? ` And ${count(problems.length - 1, "more problem", "more problems")}.` : "";
+  return `Nothing was recorded. ${where}${more}`;
 }

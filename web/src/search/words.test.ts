@@ -14,6 +14,7 @@ describe("what the search says", () => {
   it("leads to the face that was asked for, and else to the record", () => {
     expect(placeOf(hit)).toBe("/families/f1?face=900-100-upright");
     expect(placeOf({ ...hit, face: "" })).toBe("/families/f1");
+    expect(placeOf({ ...hit, type: "VERDICT", face: "" })).toBe("/families/f1/use");
     expect(placeOf({ ...hit, type: "SITE", id: "s1", face: "" })).toBe("/sites/s1");
     expect(placeOf({ ...hit, face: "300_900-100-upright" })).toContain("300_900-100-upright");
   });

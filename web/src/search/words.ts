@@ -13,6 +13,7 @@ export const words = {
 
 /** Where a hit leads, and what it is called. */
 export const kinds: Record<Hit["type"], { to: string; name: string }> = {
+  VERDICT: { to: "/families/", name: "May we use it there" },
   FAMILY: { to: "/families/", name: "Family" },
   FILE: { to: "/families/", name: "File" },
   SITE: { to: "/sites/", name: "Site" },
@@ -21,6 +22,9 @@ export const kinds: Record<Hit["type"], { to: string; name: string }> = {
 
 /** Where a hit leads: to the face that was asked for, where it is one. */
 export function placeOf({ type, id, face }: Hit): string {
+  if (type === "VERDICT") {
+    return `${kinds[type].to}${id}/use`;
+  }
   return `${kinds[type].to}${id}${face && `?face=${encodeURIComponent(face)}`}`;
 }
 

@@ -14,6 +14,7 @@ import { count } from "../shared/parts/format";
 import { singleKeys, useStoredChoice } from "../shared/parts/useStoredChoice";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { BackupSection } from "./BackupSection";
+import { CalendarSection } from "./CalendarSection";
 import { words } from "./words";
 
 export function SettingsPage() {
@@ -35,6 +36,9 @@ export function SettingsPage() {
       <Line>
         <h2 className="section">{words.password}</h2>
         <Password />
+      </Line>
+      <Line>
+        <CalendarSection />
       </Line>
       {administrator && (
         <Line>

@@ -7,14 +7,15 @@ import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { clientNamed, useClients } from "../shared/parts/useClients";
 import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
 import { AskedHeldAllowed } from "./AskedHeldAllowed";
 import { DeleteSite } from "./DeleteSite";
 import { MakePack, Packs } from "./Packs";
-import { SiteForm, type SiteFields } from "./SiteForm";
+import { PageViews } from "./PageViews";
+import { SiteForm, withHosts, type SiteFields } from "./SiteForm";
 import { SiteRoles } from "./SiteRoles";
-import { clientNamed, useClients } from "./useClients";
 import { words } from "./words";
 
 export function SitePage() {
@@ -31,8 +32,10 @@ function NewSite() {
     change: async (fields: SiteFields) => {
       const clientId = await clientNamed(clients.data ?? [], fields.client);
       try {
-        const { name, domains } = fields;
-        return await bodyOf(api.POST("/api/sites", { body: { clientId, name, domains, roles: [] } }));
+        const { name, domains, staging } = fields;
+        return await bodyOf(
+          api.POST("/api/sites", { body: { clientId, name, domains, staging, roles: [] } }),
+        );
       } catch (error) {
         // A second try finds the client that this one added.
         await client.invalidateQueries({ queryKey: ["/api/clients"] });
@@ -79,6 +82,11 @@ function RecordedSite({ id }: { id: string }) {
   );
 }
 
+/** What a person enters of a site, as it is recorded. */
+function draftOf({ clientId, name, domains, staging, roles }: Site): SiteDraft {
+  return { clientId, name, domains, staging, roles };
+}
+
 function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
   const { id } = site;
   const client = useQueryClient();
@@ -96,8 +104,7 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
   });
   const keep = async (change: Partial<SiteDraft>): Promise<boolean> => {
     try {
-      const { clientId, name, domains, roles } = site;
-      client.setQueryData(queryKey, await save.mutateAsync({ clientId, name, domains, roles, ...change }));
+      client.setQueryData(queryKey, await save.mutateAsync({ ...draftOf(site), ...change }));
       return true;
     } catch (error) {
       if (isStale(error)) {
@@ -108,14 +115,24 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
   };
   const keepFields = async (fields: SiteFields) => {
     const clientId = await clientNamed(clients, fields.client).catch(() => null);
-    return clientId !== null && keep({ clientId, name: fields.name, domains: fields.domains });
+    const { name, domains, staging } = fields;
+    return clientId !== null && keep({ clientId, name, domains, staging });
+  };
+  const preview = (fields: SiteFields) => {
+    const known = clients.find((one) => one.name === fields.client);
+    const { name, domains, staging } = withHosts(fields);
+    const body = { ...draftOf(site), clientId: known?.id ?? site.clientId, name, domains, staging };
+    return bodyOf(api.POST("/api/sites/{id}/preview", { params: { path: { id } }, body }));
   };
   return (
     <Leaf
       title={site.name}
       above={
         <>
-          <Link to="/sites">{words.title}</Link> · {site.clientName}
+          <Link to="/sites">{words.title}</Link> · {site.clientName} ·{" "}
+          <a href={`/api/clients/${site.clientId}/statement`} target="_blank" rel="noreferrer">
+            {words.statement}
+          </a>
         </>
       }
       below={site.domains.join(", ") || words.noDomainYet}
@@ -135,7 +152,16 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
       </Line>
       <Line>
         <h2 className="section">{words.nameAndDomains}</h2>
-        <SiteForm site={site} clients={clients} saveLabel={words.save} onSave={keepFields} />
+        <SiteForm
+          site={site}
+          clients={clients}
+          saveLabel={words.save}
+          onSave={keepFields}
+          preview={preview}
+        />
+      </Line>
+      <Line>
+        <PageViews siteId={id} />
       </Line>
       <Line>
         <RecordHistory type="site" id={id} />

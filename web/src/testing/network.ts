@@ -34,6 +34,12 @@ export const network = setupServer(
   http.get("*/api/families", () => HttpResponse.json(page)),
   http.get("*/api/licenses", () => HttpResponse.json(page)),
   http.get("*/api/sites", () => HttpResponse.json(page)),
+  http.get("*/api/sites/:id/page-views", () => HttpResponse.json([])),
+  http.get("*/api/session/calendar", () => HttpResponse.json({ open: false })),
+  http.get("*/api/due", () => HttpResponse.json([])),
+  http.get("*/api/licenses/:id/standing", () =>
+    HttpResponse.json({ named: [], others: [], freePlaces: null }),
+  ),
   http.get("*/api/clients", () => HttpResponse.json(page)),
   http.get("*/api/history", () => HttpResponse.json(page)),
   http.get("*/api/intakes/:id/items/:item/letters", () => HttpResponse.arrayBuffer(new ArrayBuffer(8))),

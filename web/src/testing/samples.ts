@@ -90,6 +90,13 @@ export function license(change: Partial<License> = {}, terms: Partial<License["t
     terms: { ...emptyTerms, name: "Ostrel web license", vendor: "Marrow Type", ...terms },
     familyNames: { f1: "Ostrel" },
     agreement: [],
+    holderName: "",
+    pageViews: [],
+    allows: ["Ostrel may be served in any format on any domain."],
+    acts: [
+      { act: "SERVE", clause: "GRANTED", source: "TERMS" },
+      { act: "CONVERT", clause: "NOT_STATED", source: "BASIS" },
+    ],
     ...change,
   };
 }
@@ -102,6 +109,7 @@ export function site(change: Partial<Site> = {}): Site {
     clientName: "Fernway Physiotherapy",
     name: "Fernway",
     domains: ["fernway.example"],
+    staging: [],
     roles: [],
     familyNames: {},
     ...change,

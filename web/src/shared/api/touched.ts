@@ -21,11 +21,12 @@ const inventory = [
   "/api/sites",
   "/api/flags",
   "/api/packs",
+  "/api/coverage",
 ];
 
 const follows: Record<Exclude<Changed, "anything">, string[]> = {
   family: [...inventory, "/api/history", "/api/intakes"],
-  license: [...inventory, "/api/history"],
+  license: [...inventory, "/api/history", "/api/due"],
   site: [...inventory, "/api/clients", "/api/history"],
   client: ["/api/clients", "/api/sites", "/api/history"],
   flag: ["/api/flags", "/api/history"],

@@ -75,13 +75,13 @@ describe("flags", () => {
     const flag = { id: "flag1", licenseId: "l", familyId: "f", domain: "a.example" } as Flag;
     const way = (action: Flag["action"], change = {}) => wayOf({ ...flag, action, ...change })[1];
     expect(way("RECORD_LICENSE")).toBe("/licenses/new?family=f");
-    expect(way("PERMIT_DOMAIN")).toBe("/licenses/l?domain=a.example#domains");
-    expect(way("ASK_VENDOR")).toBe("/licenses/l#ask");
+    expect(way("PERMIT_DOMAIN")).toBe("/licenses/l/terms?domain=a.example#domains");
+    expect(way("ASK_VENDOR")).toBe("/licenses/l/terms#ask");
     expect(way("ASK_VENDOR", { licenseId: "" })).toBe("/families/f/facts");
-    expect(way("RENEW_LICENSE")).toBe("/licenses/l#dates");
-    expect(way("ATTACH_AGREEMENT")).toBe("/licenses/l#agreement");
+    expect(way("RENEW_LICENSE")).toBe("/licenses/l/terms#dates");
+    expect(way("ATTACH_AGREEMENT")).toBe("/licenses/l/terms#agreement");
     expect(way("SETTLE_DUPLICATE")).toBe("/families/duplicates");
     expect(way("ADD_FILES")).toBe("/intake?flag=flag1");
-    expect(way("EDIT_LICENSE")).toBe("/licenses/l");
+    expect(way("EDIT_LICENSE")).toBe("/licenses/l/terms");
   });
 });

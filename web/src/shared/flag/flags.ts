@@ -165,19 +165,23 @@ export function wayOf(flag: Flag): [string, string] {
     case "RECORD_LICENSE":
       return ["Record a license", `/licenses/new?family=${flag.familyId}`];
     case "RENEW_LICENSE":
-      return ["Renew it", `${license}#dates`];
+      return ["Renew it", `${license}/terms#dates`];
     case "PERMIT_DOMAIN":
-      return ["Add the domain", `${license}?domain=${flag.domain}#domains`];
+      return ["Add the domain", `${license}/terms?domain=${flag.domain}#domains`];
     case "ATTACH_AGREEMENT":
-      return ["Attach the agreement", `${license}#agreement`];
+      return ["Attach the agreement", `${license}/terms#agreement`];
     case "ASK_VENDOR":
       return flag.licenseId
-        ? ["Ask the vendor", `${license}#ask`]
+        ? ["Ask the vendor", `${license}/terms#ask`]
         : ["See the file", `/families/${flag.familyId}/facts`];
     case "ADD_FILES":
       return ["Add the files", `/intake?flag=${flag.id}`];
     case "SETTLE_DUPLICATE":
       return ["Choose which to keep", "/families/duplicates"];
+    case "EDIT_LICENSE":
+      return flag.licenseId
+        ? ["Edit the terms", `${license}/terms`]
+        : ["See its licenses", `/families/${flag.familyId}/use`];
     default:
       return ["See the license", license];
   }

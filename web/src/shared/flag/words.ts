@@ -60,3 +60,16 @@ export function spread(entry: { families: number; sites: number; count: number }
   ].filter(Boolean);
   return parts.length > 0 ? parts.join(", ") : count(entry.count, "flag");
 }
+
+export const previewWords = { ask: "What this would change", asking: "Comparing…" };
+
+export const changesNothing = "Saving this changes no flag.";
+
+/** What saving would do to the flags. */
+export function wouldCome(coming: number): string {
+  return `${count(coming, "flag")} would come up`;
+}
+
+export function wouldGo(going: number): string {
+  return `${count(going, "flag")} would be solved`;
+}

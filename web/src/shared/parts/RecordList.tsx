@@ -14,6 +14,8 @@ export function useFilter(initial = "") {
 type Props<T> = {
   title: string;
   below?: string;
+  /** The leaves of the place, where it has several. */
+  leaves?: ReactNode;
   /** What can be begun from here, before the field that narrows the list. */
   actions?: ReactNode;
   filter: ReturnType<typeof useFilter>;
@@ -25,6 +27,8 @@ type Props<T> = {
   ready: boolean;
   /** What is said when nothing is there, or nothing that the words fit. */
   none: ReactNode;
+  /** What stands before the list. */
+  above?: ReactNode;
   /** What heads the rows. */
   head?: ReactNode;
   /** About how high a row is, in CSS pixels. */
@@ -46,6 +50,7 @@ export function RecordList<T extends { id: string }>(props: Props<T>) {
     <Leaf
       title={props.title}
       below={props.below}
+      leaves={props.leaves}
       actions={
         <>
           {props.actions}
@@ -58,6 +63,7 @@ export function RecordList<T extends { id: string }>(props: Props<T>) {
         </>
       }
     >
+      {props.above}
       {props.narrowed && <Line>{props.narrowed}</Line>}
       <Shown of={{ data: shown ? list.items : undefined, error: list.error, refetch: list.again }} lines={9}>
         {(items) =>

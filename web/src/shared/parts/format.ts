@@ -117,3 +117,21 @@ export function plainly(value: unknown): string {
     ? String(value)
     : "";
 }
+
+const monthOfYear = new Intl.DateTimeFormat(locale, { month: "long", year: "numeric" });
+
+/** A whole number with marks between its thousands. */
+export function whole(value: number): string {
+  return plain.format(value);
+}
+
+/** A month, given as a year and a number: 2030-04. */
+export function month(yearAndMonth: string): string {
+  return monthOfYear.format(new Date(`${yearAndMonth}-01T12:00`));
+}
+
+/** The whole number in what was typed, with or without marks between its thousands. */
+export function wholeIn(typed: string): number | null {
+  const digits = typed.replace(/[\s,.'’]/g, "");
+  return /^\d{1,13}$/.test(digits) ? Number(digits) : null;
+}

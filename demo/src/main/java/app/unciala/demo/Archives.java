@@ -3,8 +3,11 @@ package app.unciala.demo;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.subset.Subsetter;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
@@ -17,6 +20,11 @@ final class Archives {
     private static final Set<String> WITH_WEB_FILES =
             Set.of("Penmarrow", "Vellumine", "Hollin", "Marl", "Osier", "Lanthorn");
 
+    private static final String COPY = "Codeface";
+
+    /** A file that somebody cut down to what one site needed, and handed on as if it were whole. */
+    private static final String CUT_DOWN = "FenwickGrotesk-Bold.ttf";
+
     private Archives() {}
 
     static Map<String, Map<String, byte[]>> accepted() {
@@ -24,11 +32,11 @@ final class Archives {
         for (DemoFont font : DemoFont.all()) {
             boolean stillToCome =
                     font.family().equals("Brantle") && font.slot().weight().min() == 500;
-            if (stillToCome) {
+            if (stillToCome || font.family().equals(COPY)) {
                 continue;
             }
             Map<String, byte[]> archive = archives.computeIfAbsent(archiveName(font), name -> new LinkedHashMap<>());
-            archive.put("desktop/" + font.fileName(), font.bytes());
+            archive.put("desktop/" + font.fileName(), font.fileName().equals(CUT_DOWN) ? letters(font) : font.bytes());
             boolean web = WITH_WEB_FILES.contains(font.family());
             boolean some = font.family().equals("Ostrel")
                     && font.slot().slope().ordinal() == 0
@@ -40,6 +48,7 @@ final class Archives {
         Map<String, byte[]> repeated = new LinkedHashMap<>();
         DemoFont regular = font("Penmarrow-Regular.ttf");
         repeated.put("old-site/assets/body-font.ttf", regular.bytes());
+        repeated.put("old-site/assets/codeface.woff2", woff2(font("Codeface-Regular.ttf")));
         archives.put("harbor-old-site.zip", repeated);
         return archives;
     }
@@ -72,6 +81,14 @@ final class Archives {
                 .filter(font -> font.fileName().equals(fileName))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private static byte[] letters(DemoFont font) {
+        Sfnt whole = FontReader.read(font.bytes()).faces().get(0);
+        BitSet letters = new BitSet();
+        letters.set('A', 'Z' + 1);
+        letters.set('a', 'z' + 1);
+        return FontWriter.write(Subsetter.subset(whole, letters), FontFormat.TTF);
     }
 
     private static String woff2Name(DemoFont font) {

@@ -12,6 +12,7 @@ import java.util.Locale;
 public record DemoFont(String family, Slot slot, String version, Hand hand, double tweak, int fsType) {
     private static final int INSTALLABLE = 0;
     private static final int RESTRICTED = 2;
+    private static final String FOR_TRYING = "Skerry Display";
 
     /** Every font that is drawn. */
     public static List<DemoFont> all() {
@@ -29,6 +30,8 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
         Slot regular = Slot.of(400, 100, Slope.UPRIGHT);
         fonts.add(new DemoFont("Ostrel", bold, "1.1", Hand.SANS, 0.03, INSTALLABLE));
         fonts.add(new DemoFont("Tillet Mono", regular, "1.0", Hand.MONO, 0, INSTALLABLE));
+        // Somebody gave a copy of Tillet Mono a name of their own.
+        fonts.add(new DemoFont("Codeface", regular, "1.0", Hand.MONO, 0, INSTALLABLE));
         fonts.add(new DemoFont("Vellumine", regular, "1.3", Hand.UNCIAL, 0, INSTALLABLE));
         for (int weight : new int[] {400, 500, 700}) {
             fonts.add(new DemoFont(
@@ -50,8 +53,7 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
         fonts.add(new DemoFont(
                 "Marl", new Slot(Range.of(400), new Range(75, 100), Slope.UPRIGHT), "1.0", Hand.SANS, 0.05, 0));
         fonts.add(new DemoFont("Penmarrow Capitals", regular, "2.1", Hand.SMALL_CAPITALS, 0, INSTALLABLE));
-        fonts.add(
-                new DemoFont("Skerry Display", Slot.of(900, 100, Slope.UPRIGHT), "1.0", Hand.SANS, 0.28, INSTALLABLE));
+        fonts.add(new DemoFont(FOR_TRYING, Slot.of(900, 100, Slope.UPRIGHT), "1.0", Hand.SANS, 0.28, INSTALLABLE));
         fonts.add(new DemoFont("Lanthorn", regular, "1.3", Hand.UNCIAL, -0.12, INSTALLABLE));
         fonts.add(new DemoFont("Osier", regular, "3.2", Hand.BROAD_NIB, 0.2, INSTALLABLE));
         return List.copyOf(fonts);
@@ -69,7 +71,8 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
     }
 
     byte[] draw() {
-        String license = "Drawn for the demonstration of Unciala; licensed like the program itself.";
+        String license = (family.equals(FOR_TRYING) ? "Trial version, not for publication. " : "")
+                + "Drawn for the demonstration of Unciala; licensed like the program itself.";
         return hand.write(family, slot, version, tweak, license, fsType);
     }
 

@@ -4,13 +4,12 @@ import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
-import app.unciala.core.license.LicenseKind;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The demonstration's agency over fourteen months, with its people, clients, sites and licenses, and the trouble they
@@ -24,105 +23,19 @@ public final class Scenario {
 
     /** A site, with the faces each text role asks for, and who added it when. */
     public record Site(
-            String client, String name, String text, List<String> domains, List<Role> roles, int daysAgo, String by) {}
+            String client, String name, String text, List<String> domains, List<Role> roles, int daysAgo, String by) {
+        /** Those of the domains that visitors do not see. */
+        public List<String> staging() {
+            return domains.stream()
+                    .filter(domain -> domain.endsWith(STAGING_DESK))
+                    .toList();
+        }
+    }
 
     public record Role(TextRole role, String family, GenericFamily generic, List<Slot> faces) {}
 
-    /** A license in days from today; {@code endsIn} null means that it does not end. */
-    public record Deal(
-            String name,
-            LicenseKind kind,
-            String vendor,
-            List<String> families,
-            Clause webUse,
-            Clause converting,
-            boolean anywhere,
-            List<String> domains,
-            int begunBefore,
-            @Nullable Integer endsIn,
-            int noticeDays,
-            long price,
-            boolean agreement,
-            int daysAgo,
-            String by) {
-
-        /** Granted on every point, on any domain, without an end, and with the agreement attached. */
-        static Draft of(String name, LicenseKind kind, String vendor, String family, int daysAgo, String by) {
-            return new Draft(name, kind, vendor, family, daysAgo, by);
-        }
-    }
-
-    /** A deal while it is being told: what differs from the usual one is said by name. */
-    private static final class Draft {
-        private final String name;
-        private final LicenseKind kind;
-        private final String vendor;
-        private final String family;
-        private final int daysAgo;
-        private final String by;
-        private Clause webUse = Clause.GRANTED;
-        private Clause converting = Clause.GRANTED;
-        private List<String> domains = List.of();
-        private @Nullable Integer endsIn;
-        private int noticeDays = 30;
-        private long price;
-        private boolean agreement = true;
-
-        Draft(String name, LicenseKind kind, String vendor, String family, int daysAgo, String by) {
-            this.name = name;
-            this.kind = kind;
-            this.vendor = vendor;
-            this.family = family;
-            this.daysAgo = daysAgo;
-            this.by = by;
-        }
-
-        Draft on(String... permitted) {
-            domains = List.of(permitted);
-            return this;
-        }
-
-        Draft at(long cents) {
-            price = cents;
-            return this;
-        }
-
-        Draft ending(int days, int notice) {
-            endsIn = days;
-            noticeDays = notice;
-            return this;
-        }
-
-        Draft saying(Clause onWebUse, Clause onConverting) {
-            webUse = onWebUse;
-            converting = onConverting;
-            return this;
-        }
-
-        Draft withoutAgreement() {
-            agreement = false;
-            return this;
-        }
-
-        Deal deal() {
-            return new Deal(
-                    name,
-                    kind,
-                    vendor,
-                    List.of(family),
-                    webUse,
-                    converting,
-                    domains.isEmpty(),
-                    domains,
-                    daysAgo,
-                    endsIn,
-                    noticeDays,
-                    price,
-                    agreement,
-                    daysAgo,
-                    by);
-        }
-    }
+    /** The page views of a site in one month, counted back from this one. */
+    public record Views(String site, int monthsAgo, long views) {}
 
     /** An archive as it was taken in; {@code files} by their paths in it. */
     public record Arrival(String name, Map<String, byte[]> files, int daysAgo, String by) {}
@@ -137,6 +50,7 @@ public final class Scenario {
             int daysAgo,
             String by) {}
 
+    private static final String STAGING_DESK = ".staging-desk.example";
     private static final String MARA = "demo";
     private static final String ILSE = "ilse";
     private static final String TOMAS = "tomas";
@@ -195,7 +109,7 @@ public final class Scenario {
                         "Fernway Physiotherapy",
                         "Fernway",
                         "Move again, a little further every week.",
-                        List.of("fernway.example"),
+                        List.of("fernway.example", "fernway" + STAGING_DESK),
                         List.of(
                                 role(TextRole.HEADINGS, "Wendlow", GenericFamily.SERIF, bold()),
                                 role(TextRole.RUNNING_TEXT, "Wendlow", GenericFamily.SERIF, regular())),
@@ -288,86 +202,73 @@ public final class Scenario {
 
     public static List<Deal> deals() {
         return Stream.of(
-                        Deal.of("Wendlow open license", LicenseKind.FREE, "The Wendlow authors", "Wendlow", 398, TOMAS),
-                        Deal.of("Penmarrow web license", LicenseKind.PER_DOMAIN, "Marrow Type", "Penmarrow", 381, MARA)
-                                .on("harborandrye.example", "northlight.example", "opalstreet.example")
-                                .at(31500),
-                        Deal.of(
-                                        "Vellumine donation",
-                                        LicenseKind.DONATION,
-                                        "Brother Anselm’s Types",
-                                        "Vellumine",
-                                        379,
-                                        TOMAS)
-                                .at(2000)
-                                .withoutAgreement(),
-                        Deal.of("Brantle yearly", LicenseKind.SUBSCRIPTION, "Foundry on the Hill", "Brantle", 360, MARA)
-                                .on("copperline.example")
-                                .at(9900)
-                                .ending(-33, 30),
-                        Deal.of(
-                                        "Ostrel for two sites",
-                                        LicenseKind.SUBSCRIPTION,
-                                        "Ostrel & Daughters",
-                                        "Ostrel",
-                                        340,
-                                        MARA)
-                                .on("tidewater.example", "northlight.example", "marlpit.example")
-                                .at(24000)
-                                .ending(25, 45),
-                        Deal.of(
-                                        "Lanthorn, for personal use",
-                                        LicenseKind.PERSONAL,
-                                        "Hob Letters",
-                                        "Lanthorn",
-                                        140,
-                                        TOMAS)
-                                .saying(Clause.REFUSED, Clause.NOT_STATED),
+                        Deal.of("Wendlow open license", Basis.OPEN, "The Wendlow authors", "Wendlow", 398, TOMAS)
+                                .spdx("OFL-1.1")
+                                .webUse(Clause.NOT_STATED)
+                                .converting(Clause.NOT_STATED),
+                        Deal.of("Penmarrow web license", Basis.BOUGHT, "Marrow Type", "Penmarrow", 381, MARA)
+                                .domains(List.of("harborandrye.example", "northlight.example", "opalstreet.example"))
+                                .places(5)
+                                .price(31500),
+                        Deal.of("Vellumine donation", Basis.DONATION, "Brother Anselm’s Types", "Vellumine", 379, TOMAS)
+                                .price(2000)
+                                .agreement(false),
+                        Deal.of("Brantle yearly", Basis.SUBSCRIPTION, "Foundry on the Hill", "Brantle", 360, MARA)
+                                .domains(List.of("copperline.example"))
+                                .price(9900)
+                                .endsIn(-33),
+                        Deal.of("Ostrel for two sites", Basis.SUBSCRIPTION, "Ostrel & Daughters", "Ostrel", 340, MARA)
+                                .domains(List.of("tidewater.example", "northlight.example", "marlpit.example"))
+                                .places(2)
+                                .price(24000)
+                                .endsIn(25)
+                                .noticeDays(45)
+                                .renews(true),
+                        Deal.of("Lanthorn, for personal use", Basis.PERSONAL, "Hob Letters", "Lanthorn", 140, TOMAS)
+                                .webUse(Clause.NOT_STATED)
+                                .converting(Clause.NOT_STATED),
                         Deal.of(
                                         "Hollin for Lantern Row",
-                                        LicenseKind.CLIENT_SUPPLIED,
+                                        Basis.CLIENT_SUPPLIED,
                                         "Lantern Row Theatre",
                                         "Hollin",
                                         136,
                                         TOMAS)
-                                .on("lanternrow.example")
-                                .saying(Clause.GRANTED, Clause.REFUSED),
-                        Deal.of("Marl by page views", LicenseKind.PAGE_VIEWS, "Pit & Quarry", "Marl", 88, PRIYA)
-                                .on("marlpit.example")
-                                .at(14400)
-                                .ending(276, 60),
-                        Deal.of("Skerry trial", LicenseKind.TRIAL, "Skerry Rocks Foundry", "Skerry Display", 162, PRIYA)
-                                .saying(Clause.REFUSED, Clause.REFUSED)
-                                .ending(-71, 14),
-                        Deal.of(
-                                        "Fenwick for the office",
-                                        LicenseKind.DESKTOP,
-                                        "Fenwick & Sons",
-                                        "Fenwick Grotesk",
-                                        75,
-                                        MARA)
-                                .saying(Clause.NOT_STATED, Clause.NOT_STATED)
-                                .at(5900),
-                        Deal.of(
-                                "Tillet Mono open license",
-                                LicenseKind.FREE,
-                                "The Tillet authors",
-                                "Tillet Mono",
-                                186,
-                                PRIYA),
-                        Deal.of(
-                                        "Penmarrow Capitals",
-                                        LicenseKind.PER_DOMAIN,
-                                        "Marrow Type",
-                                        "Penmarrow Capitals",
-                                        22,
-                                        PRIYA)
-                                .on("readings.opalstreet.example")
-                                .saying(Clause.GRANTED, Clause.NOT_STATED)
-                                .at(9000)
-                                .withoutAgreement())
-                .map(Draft::deal)
+                                .holder("Lantern Row Theatre")
+                                .domains(List.of("lanternrow.example"))
+                                .converting(Clause.REFUSED),
+                        Deal.of("Marl by page views", Basis.PAGE_VIEWS, "Pit & Quarry", "Marl", 88, PRIYA)
+                                .domains(List.of("marlpit.example"))
+                                .pageViews(50_000L)
+                                .price(14400)
+                                .endsIn(276)
+                                .noticeDays(60),
+                        Deal.of("Skerry trial", Basis.TRIAL, "Skerry Rocks Foundry", "Skerry Display", 162, PRIYA)
+                                .webUse(Clause.NOT_STATED)
+                                .converting(Clause.REFUSED)
+                                .endsIn(-71)
+                                .noticeDays(14),
+                        Deal.of("Fenwick for the office", Basis.DESKTOP, "Fenwick & Sons", "Fenwick Grotesk", 75, MARA)
+                                .webUse(Clause.NOT_STATED)
+                                .converting(Clause.NOT_STATED)
+                                .price(5900),
+                        Deal.of("Tillet Mono open license", Basis.OPEN, "The Tillet authors", "Tillet Mono", 186, PRIYA)
+                                .spdx("Apache-2.0")
+                                .webUse(Clause.NOT_STATED)
+                                .converting(Clause.NOT_STATED),
+                        Deal.of("Penmarrow Capitals", Basis.CUSTOM, "Marrow Type", "Penmarrow Capitals", 22, PRIYA)
+                                .domains(List.of("readings.opalstreet.example"))
+                                .converting(Clause.NOT_STATED)
+                                .price(9000)
+                                .agreement(false))
+                .map(DealBuilder::build)
                 .toList();
+    }
+
+    /** What was read of the pages of sites whose fonts are licensed by page views. */
+    public static List<Views> pageViews() {
+        return List.of(
+                new Views("Marlpit", 3, 38_200), new Views("Marlpit", 2, 44_900), new Views("Marlpit", 1, 61_300));
     }
 
     /** Flags that people looked at; those left out stand open. */

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.font.FontReader;
-import app.unciala.core.license.LicenseKind;
+import app.unciala.core.license.Basis;
 import app.unciala.demo.sites.StandInSites;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -22,11 +22,10 @@ class ScenarioTest {
     void everythingIsMadeUpAndFitsTogether() {
         Set<String> families = DemoFont.all().stream().map(DemoFont::family).collect(Collectors.toSet());
         assertThat(Scenario.sites()).hasSize(12);
-        assertThat(families).hasSize(14);
+        assertThat(families).hasSize(15);
         assertThat(Scenario.sites().stream().map(Scenario.Site::client).distinct())
                 .hasSize(9);
-        assertThat(Scenario.deals().stream().map(Scenario.Deal::kind).distinct())
-                .containsExactlyInAnyOrder(LicenseKind.values());
+        assertThat(Scenario.deals().stream().map(Deal::basis).distinct()).containsExactlyInAnyOrder(Basis.values());
         Scenario.sites().forEach(site -> {
             assertThat(site.domains()).isNotEmpty().allSatisfy(domain -> {
                 assertThat(domain).endsWith(".example");

@@ -40,6 +40,7 @@ class MigrationTest {
         assertThat(caller.kinds("?license=l1")).contains("LICENSE_ENDING", "DOMAIN_NOT_PERMITTED");
         JsonNode license = caller.get("/api/licenses/l1").json();
         assertThat(license.get("terms").get("covers")).hasSize(1);
+        assertThat(license.get("terms").get("basis").asString()).isEqualTo("BOUGHT");
         assertThat(license.get("agreement").get(0).get("fileName").asString()).isEqualTo("eula.txt");
         assertThat(caller.get("/api/sites?name=alt-kunde").json().get("items")).hasSize(1);
         assertThat(caller.get("/api/licenses?name=marrow").json().get("items")).hasSize(1);

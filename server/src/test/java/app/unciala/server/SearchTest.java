@@ -44,6 +44,33 @@ class SearchTest {
     }
 
     @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "penmarrow tarn.example | Penmarrow on Tarn Bakery | refused",
+                "penmarow on tarn bakery | Penmarrow on Tarn Bakery | refused",
+                "tarn penmarrow bold | Penmarrow on Tarn Bakery | refused",
+                "penmarrow elsewhere.example | Penmarrow on elsewhere.example | allowed",
+                "penmarrow shop.elsewhere.example | Penmarrow on shop.elsewhere.example | not stated",
+                "osier tarn.example | Osier on Tarn Bakery | refused, no license covers it",
+            })
+    void aFamilyAndAPlaceInOneLineGiveTheVerdict(String typed, String name, String verdict) {
+        JsonNode answer = search(typed);
+        assertThat(answer.get("held").asBoolean()).isTrue();
+        JsonNode first = answer.get("hits").get(0);
+        assertThat(first.get("type").asString()).isEqualTo("VERDICT");
+        assertThat(first.get("name").asString()).isEqualTo(name);
+        assertThat(first.get("detail").asString()).startsWith(verdict);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"penmarrow", "penmarrow bold", "tarn bakery", "nothing tarn.example", "penmarrow nowhere"})
+    void whatNamesNoFamilyAndNoPlaceGivesNone(String typed) {
+        search(typed).get("hits").forEach(hit -> assertThat(hit.get("type").asString())
+                .isNotEqualTo("VERDICT"));
+    }
+
+    @ParameterizedTest
     @CsvSource({
         "penmarrow, Penmarrow, ''",
         "PEN marrow, Penmarrow, ''",

@@ -35,6 +35,10 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case NO_LICENSE -> count(families, "family has", "families have") + " no license";
             case LICENSE_ENDED -> name + " has ended and is still in use";
             case LICENSE_NOT_BEGUN -> name + " has not begun and is in use already";
+            case HELD_BY_ANOTHER_CLIENT -> name + " is held by another client than the one whose site uses it";
+            case DOMAINS_OVER_LIMIT -> name + " names more domains than it permits";
+            case PAGE_VIEWS_OVER_LIMIT -> name + " is used for more page views than it permits";
+            case LICENSED_TWICE -> count(families, "family has", "families have") + " two licenses for the same right";
             case DOMAIN_NOT_PERMITTED -> name + " does not permit " + count(flags, "domain", "domains") + " in use";
             case WEB_USE_REFUSED -> name + " refuses use on web pages";
             case FORMAT_NOT_PERMITTED -> name + " does not permit WOFF2";

@@ -34,7 +34,10 @@ public final class Comparison {
     private static Stream<Flag> flagsOf(Snapshot snapshot, Owner owner) {
         return switch (owner.type()) {
             case SITE -> snapshot.site(owner.id()).stream().flatMap(site -> SiteFlags.of(snapshot, site));
-            case FAMILY -> snapshot.family(owner.id()).stream().flatMap(family -> FamilyFlags.of(snapshot, family));
+            case FAMILY ->
+                snapshot.family(owner.id()).stream()
+                        .flatMap(family ->
+                                Stream.concat(FamilyFlags.of(snapshot, family), SameRightFlags.of(snapshot, family)));
             case LICENSE ->
                 snapshot.license(owner.id()).stream().flatMap(license -> LicenseFlags.of(snapshot, license));
             case BYTES -> RepeatFlags.ofBytes(owner, snapshot.filesOfBytes(owner.id()));

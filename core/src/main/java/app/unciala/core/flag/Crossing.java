@@ -10,6 +10,7 @@ import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.FaceUse;
+import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.LicenseDecider;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,10 +56,10 @@ public record Crossing(
         boolean converted = !held.isEmpty()
                 && held.stream().noneMatch(file -> file.format() == FontFormat.WOFF2 && !file.madeHere());
         Map<DomainName, Decision> decisions = new LinkedHashMap<>();
-        for (DomainName domain : site.domains()) {
-            FaceUse use =
-                    FaceUse.serving(ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, domain, snapshot.today());
-            decisions.put(domain, LicenseDecider.decide(snapshot.licensesCovering(ask.familyId()), use));
+        for (Place place : site.places()) {
+            FaceUse use = FaceUse.serving(
+                    ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, place, site.clientId(), snapshot.today());
+            decisions.put(place.host(), LicenseDecider.decide(snapshot.licensesCovering(ask.familyId()), use));
         }
         return new Crossing(site, ask, family.name(), held, substitute, decisions);
     }

@@ -11,7 +11,10 @@ public enum FlagKind {
     NO_LICENSE(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE, Gathering.KIND),
     LICENSE_ENDED(UNLICENSED, Severity.STOP, NextAction.RENEW_LICENSE, Gathering.LICENSE),
     LICENSE_NOT_BEGUN(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE, Gathering.LICENSE),
+    HELD_BY_ANOTHER_CLIENT(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE, Gathering.LICENSE),
     DOMAIN_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.PERMIT_DOMAIN, Gathering.LICENSE),
+    DOMAINS_OVER_LIMIT(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE, Gathering.LICENSE),
+    PAGE_VIEWS_OVER_LIMIT(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE, Gathering.LICENSE),
     WEB_USE_REFUSED(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE, Gathering.LICENSE),
     FORMAT_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.EDIT_LICENSE, Gathering.LICENSE),
     CONVERTING_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.ADD_FILES, Gathering.LICENSE),
@@ -28,7 +31,8 @@ public enum FlagKind {
     SAME_BYTES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     SAME_DRAWING(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     TWO_NAMES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
-    SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND);
+    SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
+    LICENSED_TWICE(DUPLICATE, Severity.WARN, NextAction.EDIT_LICENSE, Gathering.KIND);
 
     /** What flags of one kind must share to have one cause: nothing more, their license, or their family. */
     public enum Gathering {

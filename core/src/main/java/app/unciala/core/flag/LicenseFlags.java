@@ -6,7 +6,9 @@ import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
+import app.unciala.core.license.Period;
 import app.unciala.core.sentence.Sentences;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -19,13 +21,13 @@ final class LicenseFlags {
         Subject subject = Subject.NOTHING.license(Optional.of(license.id()));
         Owner owner = Owner.license(license.id());
         Stream.Builder<Flag> flags = Stream.builder();
-        if (license.endsSoon(snapshot.today())) {
+        if (license.period().endsSoon(snapshot.today())) {
             flags.add(Flag.of(
                     FlagKind.LICENSE_ENDING,
                     owner,
                     subject,
                     license.name() + " ends soon",
-                    "It runs until " + Sentences.day(license.ends().orElseThrow()) + ".",
+                    ending(license.period()),
                     Stream.empty()));
         }
         boolean ended = license.endedBy(snapshot.today());
@@ -44,6 +46,13 @@ final class LicenseFlags {
                     .ifPresent(flags::add));
         }
         return flags.build();
+    }
+
+    private static String ending(Period period) {
+        LocalDate last = period.ends().orElseThrow();
+        return period.renews()
+                ? "It renews by itself after " + Sentences.day(last) + ", unless it is canceled before."
+                : "It runs until " + Sentences.day(last) + ".";
     }
 
     private static Optional<Flag> notCollected(License license, Coverage coverage, Family family) {

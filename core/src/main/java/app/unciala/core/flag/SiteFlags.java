@@ -53,6 +53,27 @@ final class SiteFlags {
                         subject,
                         family + on + " has no license",
                         "The site asks for " + family + ", and no license covers it.");
+            case HOLDER ->
+                flag(
+                        FlagKind.HELD_BY_ANOTHER_CLIENT,
+                        crossing,
+                        subject,
+                        family + on + ": held by another client",
+                        license + ": " + reason.text() + ".");
+            case DOMAIN_LIMIT ->
+                flag(
+                        FlagKind.DOMAINS_OVER_LIMIT,
+                        crossing,
+                        subject.domain(domain.ascii()),
+                        family + ": too many domains, " + domain.display() + " among them",
+                        license + ": " + reason.text() + ".");
+            case PAGE_VIEWS ->
+                flag(
+                        FlagKind.PAGE_VIEWS_OVER_LIMIT,
+                        crossing,
+                        subject,
+                        family + on + ": too many page views",
+                        license + ": " + reason.text() + ".");
             case ENDS ->
                 flag(
                         FlagKind.LICENSE_ENDED,

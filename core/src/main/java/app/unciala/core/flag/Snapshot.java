@@ -1,12 +1,12 @@
 package app.unciala.core.flag;
 
 import app.unciala.core.css.TextRole;
-import app.unciala.core.domain.DomainName;
 import app.unciala.core.face.Embedding;
 import app.unciala.core.face.Slot;
 import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Coverage;
+import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -88,10 +88,10 @@ public final class Snapshot implements Scope.Links {
                 .thenComparing(HeldFile::id);
     }
 
-    /** A site with its domains and the faces its text roles ask for. */
-    public record Site(String id, String name, List<DomainName> domains, List<Ask> asks) {
+    /** A client's site with the hosts on which it is seen, and the faces its text roles ask for. */
+    public record Site(String id, String name, String clientId, List<Place> places, List<Ask> asks) {
         public Site {
-            domains = List.copyOf(domains);
+            places = List.copyOf(places);
             asks = List.copyOf(asks);
         }
     }

@@ -1,11 +1,11 @@
 package app.unciala.core.license;
 
-import app.unciala.core.domain.DomainName;
-import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.License.Said;
 import app.unciala.core.sentence.Sentences;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,10 +15,9 @@ import java.util.Optional;
 
 /** Decides whether any of the licenses allows a use; a license is as good as its worst point, and the best license decides. */
 public final class LicenseDecider {
-    private static final Comparator<DomainPattern> BY_TEXT = Comparator.comparing(DomainPattern::toString);
-
     private LicenseDecider() {}
 
+    /** The decision on one use of one face, by the best of the licenses that cover the face. */
     public static Decision decide(List<License> licenses, FaceUse use) {
         return licenses.stream()
                 .filter(license -> license.isFor(use.familyId(), use.slot()))
@@ -41,95 +40,135 @@ public final class LicenseDecider {
                 .filter(license -> license.isFor(familyId, slot))
                 .filter(license -> !license.endedBy(day) && !license.notBegunOn(day))
                 .map(license -> {
-                    Reason reason = clause(Point.CONVERTING, license.clause(Act.CONVERT));
+                    Reason reason = act(license, Act.CONVERT);
                     return new Reason(reason.point(), reason.verdict(), license.name() + ": " + reason.text());
                 })
                 .min(Comparator.comparing(Reason::verdict).thenComparing(Reason::text))
                 .orElseGet(() -> new Reason(Point.CONVERTING, Verdict.NOT_STATED, "no license covers this face"));
     }
 
-    private static Decision decide(License license, FaceUse use) {
+    /** What one license says of a use of a face that it covers. */
+    public static Decision decide(License license, FaceUse use) {
         List<Reason> reasons = new ArrayList<>();
         reasons.add(new Reason(Point.COVERAGE, Verdict.ALLOWED, "covered by " + license.name()));
-        license.begins()
-                .ifPresent(day -> reasons.add(
-                        license.notBegunOn(use.day())
-                                ? new Reason(Point.BEGINS, Verdict.REFUSED, "begins only on " + Sentences.day(day))
-                                : new Reason(Point.BEGINS, Verdict.ALLOWED, "began on " + Sentences.day(day))));
-        license.ends()
-                .ifPresent(day -> reasons.add(
-                        license.endedBy(use.day())
-                                ? new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + Sentences.day(day))
-                                : new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + Sentences.day(day))));
-        use.acts().stream().sorted().forEach(act -> reasons.add(clause(act.point(), license.clause(act))));
+        license.holder().ifPresent(holder -> reasons.add(holder(holder, use.clientId())));
+        reasons.addAll(period(license.period(), use.day()));
+        use.acts().stream().sorted().forEach(act -> reasons.add(act(license, act)));
         if (use.acts().stream().anyMatch(Act::publishes)) {
-            reasons.add(use.domain().map(host -> domain(license, host)).orElseGet(() -> anywhere(license)));
+            reasons.addAll(domain(license, use.place()));
+            license.pageViews().ifPresent(views -> reasons.add(pageViews(views, use.day())));
             use.format().ifPresent(format -> reasons.add(format(license, format)));
         }
-        Verdict verdict = reasons.stream().map(Reason::verdict).reduce(Verdict.ALLOWED, Verdict::and);
-        return new Decision(verdict, Optional.of(license.id()), reasons);
+        List<Reason> quoted =
+                reasons.stream().map(reason -> quoted(license, reason)).toList();
+        Verdict verdict = quoted.stream().map(Reason::verdict).reduce(Verdict.ALLOWED, Verdict::and);
+        return new Decision(verdict, Optional.of(license.id()), quoted);
     }
 
-    private static Reason clause(Point point, Clause clause) {
-        return clause(point, clause, point.question(Optional.empty()));
+    /**
+     * What a license says of a place alone: whose site it is, and on which host. With what it says of the same use on
+     * any domain ({@link #anywhere}), this is its whole verdict.
+     */
+    public static Verdict there(License license, Place place, String clientId) {
+        if (license.holder()
+                .filter(holder -> !holder.clientId().equals(clientId))
+                .isPresent()) {
+            return Verdict.REFUSED;
+        }
+        return license.where().verdict(place.host(), place.staging());
     }
 
-    private static Reason clause(Point point, Clause clause, String what) {
-        String text =
-                switch (clause) {
-                    case GRANTED -> what + " is granted";
-                    case REFUSED -> what + " is refused";
-                    case NOT_STATED -> what + " is not stated; ask the vendor";
-                };
-        return new Reason(point, clause.verdict(), text);
+    /** What a license says of a use, but for whose site it is and on which host. */
+    public static Verdict anywhere(License license, FaceUse use) {
+        return decide(
+                        LicenseBuilder.builder(license)
+                                .holder(Optional.empty())
+                                .domains(PermittedDomains.anywhere())
+                                .build(),
+                        use)
+                .verdict();
     }
 
-    private static Reason anywhere(License license) {
-        return license.anyDomain()
-                ? new Reason(Point.DOMAIN, Verdict.ALLOWED, "any domain is permitted")
-                : new Reason(Point.DOMAIN, Verdict.NOT_STATED, "it depends on the domain, and none was asked about");
+    private static Reason quoted(License license, Reason reason) {
+        return Optional.ofNullable(license.quotes().get(reason.point()))
+                .map(quote -> reason.adding(" (" + quote + ")"))
+                .orElse(reason);
+    }
+
+    private static Reason holder(Holder holder, Optional<String> clientId) {
+        String its = "it is held by " + holder.name();
+        return clientId.map(client -> client.equals(holder.clientId())
+                        ? new Reason(Point.HOLDER, Verdict.ALLOWED, its + ", whose site this is")
+                        : new Reason(Point.HOLDER, Verdict.REFUSED, its + ", and this is a site of another client"))
+                .orElseGet(() ->
+                        new Reason(Point.HOLDER, Verdict.NOT_STATED, its + ", and no client's site was asked about"));
+    }
+
+    private static List<Reason> period(Period period, LocalDate day) {
+        List<Reason> reasons = new ArrayList<>();
+        period.begins()
+                .ifPresent(first -> reasons.add(
+                        period.hasNotBegunOn(day)
+                                ? new Reason(Point.BEGINS, Verdict.REFUSED, "begins only on " + Sentences.day(first))
+                                : new Reason(Point.BEGINS, Verdict.ALLOWED, "began on " + Sentences.day(first))));
+        period.ends().ifPresent(last -> reasons.add(ends(period, last, day)));
+        return reasons;
+    }
+
+    private static Reason ends(Period period, LocalDate last, LocalDate day) {
+        if (!period.isOverOn(day)) {
+            return new Reason(Point.ENDS, Verdict.ALLOWED, "runs until " + Sentences.day(last));
+        }
+        return period.renews()
+                ? new Reason(
+                        Point.ENDS,
+                        Verdict.NOT_STATED,
+                        "it ran until " + Sentences.day(last)
+                                + " and renews by itself; record until when it was renewed")
+                : new Reason(Point.ENDS, Verdict.REFUSED, "ended on " + Sentences.day(last));
+    }
+
+    /** What is said of an act, and by what, where the terms do not say it themselves. */
+    private static Reason act(License license, Act act) {
+        Said said = license.said(act);
+        Reason reason = Reason.of(act.point(), said.clause(), act.point().question(Optional.empty()));
+        if (said.clause() == Clause.NOT_STATED) {
+            return reason;
+        }
+        return switch (said.source()) {
+            case TERMS -> reason;
+            case TEXT -> reason.adding(" by the " + license.open().orElseThrow().title());
+            case BASIS ->
+                reason.adding(": presumed of a license on the basis “"
+                        + license.basis().words() + "”");
+        };
+    }
+
+    private static List<Reason> domain(License license, Optional<Place> place) {
+        PermittedDomains where = license.where();
+        return place.map(asked -> where.of(asked.host(), asked.staging()))
+                .orElseGet(() -> List.of(where.withoutDomain()));
+    }
+
+    private static Reason pageViews(PageViews views, LocalDate day) {
+        long over = views.over(day);
+        return over == 0
+                ? new Reason(Point.PAGE_VIEWS, Verdict.ALLOWED, views.words(day))
+                : new Reason(
+                        Point.PAGE_VIEWS,
+                        Verdict.REFUSED,
+                        views.words(day) + ", " + Sentences.number(over) + " too many: " + views.sites(day));
     }
 
     private static Reason format(License license, FontFormat format) {
-        String words = format.label();
-        if (license.anyFormat()) {
+        if (license.isForAnyFormat()) {
             return new Reason(Point.FORMAT, Verdict.ALLOWED, "any format is permitted");
         }
         if (license.formats().isEmpty()) {
             return new Reason(Point.FORMAT, Verdict.NOT_STATED, "permitted formats are not stated; ask the vendor");
         }
         return license.formats().contains(format)
-                ? new Reason(Point.FORMAT, Verdict.ALLOWED, words + " is permitted")
-                : new Reason(Point.FORMAT, Verdict.REFUSED, words + " is not among the permitted formats");
-    }
-
-    private static Reason domain(License license, DomainName host) {
-        if (license.anyDomain()) {
-            return new Reason(Point.DOMAIN, Verdict.ALLOWED, "any domain is permitted");
-        }
-        Optional<DomainPattern> direct =
-                license.domains().stream().filter(p -> p.matches(host)).min(BY_TEXT);
-        if (direct.isPresent()) {
-            return new Reason(Point.DOMAIN, Verdict.ALLOWED, host.display() + " is permitted by " + direct.get());
-        }
-        if (host.isLocal()) {
-            return clause(Point.DOMAIN, license.development(), "use on local and staging hosts");
-        }
-        if (license.domains().isEmpty()) {
-            return new Reason(Point.DOMAIN, Verdict.NOT_STATED, "permitted domains are not stated; ask the vendor");
-        }
-        Optional<DomainPattern> above = license.domains().stream()
-                .filter(pattern -> pattern.isAbove(host))
-                .min(BY_TEXT);
-        if (above.isPresent()) {
-            return clause(Point.DOMAIN, license.subdomains(), "use on subdomains of " + above.get());
-        }
-        return new Reason(
-                Point.DOMAIN,
-                Verdict.REFUSED,
-                host.display() + " is not among its domains"
-                        + NearMiss.of(host, license.domains())
-                                .map(near -> "; it names " + near + ", which differs by a letter or two")
-                                .orElse(""));
+                ? new Reason(Point.FORMAT, Verdict.ALLOWED, format.label() + " is permitted")
+                : new Reason(Point.FORMAT, Verdict.REFUSED, format.label() + " is not among the permitted formats");
     }
 }

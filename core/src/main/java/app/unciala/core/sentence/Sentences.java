@@ -1,6 +1,7 @@
 package app.unciala.core.sentence;
 
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -9,11 +10,23 @@ import java.util.Locale;
 public final class Sentences {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("MMM d, uuuu", Locale.US);
 
+    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMMM uuuu", Locale.US);
+
     private Sentences() {}
 
     /** A day, such as “Mar 4, 2026”: the way the interface writes days. */
     public static String day(LocalDate day) {
         return DAY.format(day);
+    }
+
+    /** A number, such as “1,200”. */
+    public static String number(long number) {
+        return String.format(Locale.US, "%,d", number);
+    }
+
+    /** A month, such as “March 2026”. */
+    public static String month(YearMonth month) {
+        return MONTH.format(month);
     }
 
     /** How many there are, such as “1 face” or “1,200 faces”. */

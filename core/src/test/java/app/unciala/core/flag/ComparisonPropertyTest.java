@@ -16,10 +16,16 @@ import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Act;
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.Holder;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseKind;
+import app.unciala.core.license.LicenseBuilder;
+import app.unciala.core.license.Period;
+import app.unciala.core.license.PermittedDomains;
+import app.unciala.core.license.PermittedDomains.Counting;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -30,6 +36,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
@@ -123,7 +130,8 @@ class ComparisonPropertyTest {
                                     .toList(),
                             mixed(licenses.values()).stream().map(this::mixed).toList(),
                             mixed(sites.values()).stream()
-                                    .map(site -> new Site(site.id(), site.name(), site.domains(), mixed(site.asks())))
+                                    .map(site -> new Site(
+                                            site.id(), site.name(), site.clientId(), site.places(), mixed(site.asks())))
                                     .toList())
                     : new Snapshot(today, families.values(), licenses.values(), sites.values());
         }
@@ -196,7 +204,7 @@ class ComparisonPropertyTest {
                     LocalDate from = today;
                     today = today.plusDays(1 + random.nextInt(20));
                     return licenses.values().stream()
-                            .filter(license -> license.changesBetween(from, today))
+                            .filter(license -> license.period().changesBetween(from, today))
                             .map(license -> Scope.ofLicense(
                                     license.id(),
                                     license.covers().stream()
@@ -250,22 +258,32 @@ class ComparisonPropertyTest {
                     .limit(random.nextInt(3))
                     .distinct()
                     .toList();
-            return new License(
-                    id,
-                    "License " + random.nextInt(9) + id,
-                    LicenseKind.PER_DOMAIN,
-                    covers,
-                    Map.of(Act.SERVE, any(Clause.values()), Act.CONVERT, any(Clause.values())),
-                    any(Clause.values()),
-                    any(Clause.values()),
-                    random.nextInt(4) == 0,
-                    domains,
-                    random.nextBoolean(),
-                    random.nextBoolean() ? Set.of() : Set.of(FontFormat.WOFF),
-                    random.nextBoolean() ? Optional.empty() : Optional.of(today.plusDays(random.nextInt(60) - 40)),
-                    random.nextBoolean() ? Optional.empty() : Optional.of(today.plusDays(random.nextInt(90) - 20)),
-                    30,
-                    random.nextBoolean());
+            return License.named(id, "License " + random.nextInt(9) + id)
+                    .basis(any(Basis.values()))
+                    .holder(random.nextInt(5) > 0 ? Optional.empty() : Optional.of(new Holder(client(), "Client")))
+                    .covers(covers)
+                    .acts(Map.of(Act.SERVE, any(Clause.values()), Act.CONVERT, any(Clause.values())))
+                    .domains(new PermittedDomains(
+                            random.nextInt(4) == 0,
+                            domains,
+                            random.nextInt(3) > 0 ? OptionalInt.empty() : OptionalInt.of(1),
+                            any(Counting.values()),
+                            any(Clause.values()),
+                            any(Clause.values()),
+                            random.nextBoolean()))
+                    .anyFormat(random.nextBoolean())
+                    .formats(random.nextBoolean() ? Set.of() : Set.of(FontFormat.WOFF))
+                    .period(new Period(
+                            random.nextBoolean()
+                                    ? Optional.empty()
+                                    : Optional.of(today.plusDays(random.nextInt(60) - 40)),
+                            random.nextBoolean()
+                                    ? Optional.empty()
+                                    : Optional.of(today.plusDays(random.nextInt(90) - 20)),
+                            30,
+                            random.nextInt(4) == 0))
+                    .hasProof(random.nextBoolean())
+                    .build();
         }
 
         private Site site(String id) {
@@ -277,7 +295,18 @@ class ComparisonPropertyTest {
                             () -> new Ask(any(TextRole.values()), String.valueOf(random.nextInt(7)), slot()))
                     .limit(random.nextInt(5))
                     .toList();
-            return new Site(id, "Site " + random.nextInt(9) + id, domains, asks);
+            return new Site(
+                    id,
+                    "Site " + random.nextInt(9) + id,
+                    client(),
+                    domains.stream()
+                            .map(domain -> new Place(domain, random.nextInt(4) == 0))
+                            .toList(),
+                    asks);
+        }
+
+        private String client() {
+            return any("tarn", "quay");
         }
 
         private DomainName domain() {
@@ -290,22 +319,10 @@ class ComparisonPropertyTest {
         }
 
         private License mixed(License license) {
-            return new License(
-                    license.id(),
-                    license.name(),
-                    license.kind(),
-                    mixed(license.covers()),
-                    license.acts(),
-                    license.subdomains(),
-                    license.development(),
-                    license.anyDomain(),
-                    mixed(license.domains()),
-                    license.anyFormat(),
-                    license.formats(),
-                    license.begins(),
-                    license.ends(),
-                    license.noticeDays(),
-                    license.hasProof());
+            // The order in which domains are named says which of them have a place.
+            return LicenseBuilder.builder(license)
+                    .covers(mixed(license.covers()))
+                    .build();
         }
 
         private <T> List<T> mixed(Collection<T> items) {

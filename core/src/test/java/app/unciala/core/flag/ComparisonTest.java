@@ -16,16 +16,26 @@ import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Act;
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Coverage;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.Holder;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseKind;
+import app.unciala.core.license.LicenseBuilder;
+import app.unciala.core.license.PageViews;
+import app.unciala.core.license.PageViews.Reading;
+import app.unciala.core.license.Period;
+import app.unciala.core.license.PermittedDomains;
+import app.unciala.core.license.PermittedDomains.Counting;
 import app.unciala.core.sentence.Sentences;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -262,24 +272,103 @@ class ComparisonTest {
         }
     }
 
+    @Test
+    void aLicenseOfAnotherClientDoesNotServeThisSite() {
+        License held = license("client.example", null, true);
+        licenses.set(0, heldBy(held, "tarn"));
+        assertThat(kinds()).doesNotContain(FlagKind.HELD_BY_ANOTHER_CLIENT);
+        licenses.set(0, heldBy(held, "quay"));
+        assertThat(kinds()).contains(FlagKind.HELD_BY_ANOTHER_CLIENT);
+    }
+
+    @Test
+    void aDomainWithoutAPlaceIsFlaggedAndOneWithAPlaceIsNot() {
+        License license = license("client.example", null, true);
+        licenses.set(0, on(license, List.of("client.example", "other.example"), 1));
+        assertThat(kinds()).doesNotContain(FlagKind.DOMAINS_OVER_LIMIT);
+        licenses.set(0, on(license, List.of("other.example", "client.example"), 1));
+        assertThat(kinds()).contains(FlagKind.DOMAINS_OVER_LIMIT).doesNotContain(FlagKind.DOMAIN_NOT_PERMITTED);
+        assertThat(compare().stream()
+                        .filter(flag -> flag.kind() == FlagKind.DOMAINS_OVER_LIMIT)
+                        .map(Flag::reason))
+                .singleElement()
+                .asString()
+                .contains("2 hosts are named where it permits 1: 1 too many, client.example among them");
+    }
+
+    @Test
+    void pageViewsAreFlaggedFromTheFirstOverTheLimit() {
+        License license = license("client.example", null, true);
+        licenses.set(0, read(license, 1000));
+        assertThat(kinds()).doesNotContain(FlagKind.PAGE_VIEWS_OVER_LIMIT);
+        licenses.set(0, read(license, 1001));
+        assertThat(kinds()).contains(FlagKind.PAGE_VIEWS_OVER_LIMIT);
+    }
+
+    @Test
+    void twoLicensesForTheSameRightAreFlaggedUnlessBothAreFreeOrGrantDifferentThings() {
+        License bought = LicenseBuilder.builder(license("client.example", null, true))
+                .basis(Basis.BOUGHT)
+                .build();
+        License open = LicenseBuilder.builder(bought).id("m").basis(Basis.OPEN).build();
+        licenses.add(open);
+        licenses.set(0, bought);
+        assertThat(kinds()).contains(FlagKind.LICENSED_TWICE);
+        licenses.set(0, LicenseBuilder.builder(bought).basis(Basis.DONATION).build());
+        assertThat(kinds()).as("both are free").doesNotContain(FlagKind.LICENSED_TWICE);
+        licenses.set(0, on(bought, List.of("other.example"), 3));
+        assertThat(kinds()).as("on different domains").doesNotContain(FlagKind.LICENSED_TWICE);
+        licenses.set(0, heldBy(bought, "quay"));
+        assertThat(kinds()).as("held by different people").doesNotContain(FlagKind.LICENSED_TWICE);
+        licenses.set(
+                0,
+                LicenseBuilder.builder(bought)
+                        .covers(List.of(new Coverage("f", List.of(BOLD))))
+                        .build());
+        licenses.set(
+                licenses.size() - 1,
+                LicenseBuilder.builder(open)
+                        .covers(List.of(new Coverage("f", List.of(REGULAR))))
+                        .build());
+        assertThat(kinds()).as("for different faces").doesNotContain(FlagKind.LICENSED_TWICE);
+    }
+
+    @Test
+    void aLicenseThatRenewsByItselfIsAskedAboutAfterItsLastDay() {
+        License license = LicenseBuilder.builder(license("client.example", TODAY.minusDays(1), true))
+                .period(new Period(Optional.empty(), Optional.of(TODAY.minusDays(1)), 30, true))
+                .build();
+        licenses.set(0, license);
+        assertThat(kinds()).contains(FlagKind.NOT_STATED).doesNotContain(FlagKind.LICENSE_ENDED);
+    }
+
+    private static License heldBy(License license, String client) {
+        return LicenseBuilder.builder(license)
+                .holder(Optional.of(new Holder(client, client)))
+                .build();
+    }
+
+    private static License on(License license, List<String> named, int places) {
+        return LicenseBuilder.builder(license)
+                .domains(domains(named, OptionalInt.of(places)))
+                .build();
+    }
+
+    private static License read(License license, long views) {
+        return LicenseBuilder.builder(license)
+                .pageViews(
+                        Optional.of(new PageViews(1000, List.of(new Reading("Client", YearMonth.from(TODAY), views)))))
+                .build();
+    }
+
     private static License with(
             License license, Clause webUse, Clause converting, Set<FontFormat> formats, LocalDate begins) {
-        return new License(
-                license.id(),
-                license.name(),
-                license.kind(),
-                license.covers(),
-                Map.of(Act.SERVE, webUse, Act.CONVERT, converting),
-                license.subdomains(),
-                license.development(),
-                false,
-                license.domains(),
-                formats.isEmpty(),
-                formats,
-                Optional.ofNullable(begins),
-                license.ends(),
-                30,
-                true);
+        return LicenseBuilder.builder(license)
+                .acts(Map.of(Act.SERVE, webUse, Act.CONVERT, converting))
+                .anyFormat(formats.isEmpty())
+                .formats(formats)
+                .period(new Period(Optional.ofNullable(begins), license.period().ends(), 30, false))
+                .build();
     }
 
     private List<Flag> compare() {
@@ -287,7 +376,8 @@ class ComparisonTest {
                 TODAY,
                 List.of(new Family("f", "Harrow", List.copyOf(files))),
                 licenses,
-                List.of(new Site("s", "Client", domains, List.copyOf(asks)))));
+                List.of(new Site(
+                        "s", "Client", "tarn", domains.stream().map(Place::live).toList(), List.copyOf(asks)))));
     }
 
     private List<FlagKind> kinds() {
@@ -323,21 +413,24 @@ class ComparisonTest {
     }
 
     private static License make(String domain, LocalDate ends, boolean proof, List<Slot> faces) {
-        return new License(
-                "l",
-                "The license",
-                LicenseKind.PER_DOMAIN,
-                List.of(new Coverage("f", faces)),
-                Map.of(Act.SERVE, Clause.GRANTED, Act.CONVERT, Clause.GRANTED),
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
+        return License.named("l", "The license")
+                .covers(List.of(new Coverage("f", faces)))
+                .acts(Map.of(Act.SERVE, Clause.GRANTED, Act.CONVERT, Clause.GRANTED))
+                .domains(domains(List.of(domain), OptionalInt.empty()))
+                .anyFormat(true)
+                .period(new Period(Optional.empty(), Optional.ofNullable(ends), 30, false))
+                .hasProof(proof)
+                .build();
+    }
+
+    private static PermittedDomains domains(List<String> named, OptionalInt places) {
+        return new PermittedDomains(
                 false,
-                List.of(DomainPattern.parse(domain)),
-                true,
-                Set.of(),
-                Optional.empty(),
-                Optional.ofNullable(ends),
-                30,
-                proof);
+                named.stream().map(DomainPattern::parse).toList(),
+                places,
+                Counting.HOST,
+                Clause.NOT_STATED,
+                Clause.NOT_STATED,
+                false);
     }
 }

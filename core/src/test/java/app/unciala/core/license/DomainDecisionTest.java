@@ -7,12 +7,13 @@ import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.PermittedDomains.Counting;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -48,28 +49,20 @@ class DomainDecisionTest {
     }
 
     private static Verdict decide(List<DomainPattern> domains, Clause subdomains, Clause ownMachines, String host) {
-        License license = new License(
-                "l",
-                "License",
-                LicenseKind.PER_DOMAIN,
-                List.of(new Coverage("f", List.of())),
-                Map.of(Act.SERVE, Clause.GRANTED),
-                subdomains,
-                ownMachines,
-                false,
-                domains,
-                true,
-                Set.of(),
-                Optional.empty(),
-                Optional.empty(),
-                30,
-                true);
+        License license = License.named("l", "License")
+                .covers(List.of(new Coverage("f", List.of())))
+                .acts(Map.of(Act.SERVE, Clause.GRANTED))
+                .domains(new PermittedDomains(
+                        false, domains, OptionalInt.empty(), Counting.HOST, subdomains, ownMachines, false))
+                .anyFormat(true)
+                .build();
         FaceUse use = FaceUse.serving(
                 "f",
                 Slot.of(400, 100, Slope.UPRIGHT),
                 FontFormat.WOFF2,
                 false,
-                DomainName.parse(host),
+                Place.live(DomainName.parse(host)),
+                "client",
                 LocalDate.of(2030, 5, 10));
         return LicenseDecider.decide(List.of(license), use).verdict();
     }

@@ -7,10 +7,15 @@ import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.License.Said;
+import app.unciala.core.license.License.Source;
+import app.unciala.core.license.PermittedDomains.Counting;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -112,11 +117,26 @@ class LicenseDeciderTest {
     }
 
     @Test
+    void anActIsSaidByTheTermsElseByTheTextElseByTheBasis() {
+        License trial = License.named("l", "License").basis(Basis.TRIAL).build();
+        assertThat(trial.said(Act.SERVE)).isEqualTo(new Said(Act.SERVE, Clause.REFUSED, Source.BASIS));
+        assertThat(trial.said(Act.CUT)).isEqualTo(new Said(Act.CUT, Clause.NOT_STATED, Source.BASIS));
+        License open = LicenseBuilder.builder(trial)
+                .open(Optional.of(OpenLicense.OFL_1_1))
+                .build();
+        assertThat(open.said(Act.SERVE)).isEqualTo(new Said(Act.SERVE, Clause.GRANTED, Source.TEXT));
+        License stated = LicenseBuilder.builder(open)
+                .acts(Map.of(Act.SERVE, Clause.REFUSED))
+                .build();
+        assertThat(stated.said(Act.SERVE)).isEqualTo(new Said(Act.SERVE, Clause.REFUSED, Source.TERMS));
+    }
+
+    @Test
     void endingSoonCountsFromTheNoticePeriod() {
         License license = new Draft().dates(null, TODAY.plusDays(30)).license();
-        assertThat(license.endsSoon(TODAY)).isTrue();
-        assertThat(license.endsSoon(TODAY.minusDays(1))).isFalse();
-        assertThat(license.endsSoon(TODAY.plusDays(31))).isFalse();
+        assertThat(license.period().endsSoon(TODAY)).isTrue();
+        assertThat(license.period().endsSoon(TODAY.minusDays(1))).isFalse();
+        assertThat(license.period().endsSoon(TODAY.plusDays(31))).isFalse();
     }
 
     private static Decision decide(License license, String host) {
@@ -124,7 +144,8 @@ class LicenseDeciderTest {
     }
 
     private static FaceUse use(String host) {
-        return FaceUse.serving("f", REGULAR, FontFormat.WOFF2, true, DomainName.parse(host), TODAY);
+        return FaceUse.serving(
+                "f", REGULAR, FontFormat.WOFF2, true, Place.live(DomainName.parse(host)), "client", TODAY);
     }
 
     /** A license that allows the use, to be changed in one point. */
@@ -181,22 +202,14 @@ class LicenseDeciderTest {
         }
 
         License license() {
-            return new License(
-                    id,
-                    id,
-                    LicenseKind.PER_DOMAIN,
-                    covers,
-                    Map.of(Act.SERVE, webUse, Act.CONVERT, Clause.GRANTED),
-                    subdomains,
-                    development,
-                    false,
-                    domains,
-                    false,
-                    formats,
-                    begins,
-                    ends,
-                    30,
-                    true);
+            return License.named(id, id)
+                    .covers(covers)
+                    .acts(Map.of(Act.SERVE, webUse, Act.CONVERT, Clause.GRANTED))
+                    .domains(new PermittedDomains(
+                            false, domains, OptionalInt.empty(), Counting.HOST, subdomains, development, false))
+                    .formats(formats)
+                    .period(new Period(begins, ends, 30, false))
+                    .build();
         }
     }
 }

@@ -9,7 +9,11 @@ import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.PageViews.Reading;
+import app.unciala.core.license.PermittedDomains.Counting;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -17,6 +21,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -34,6 +39,8 @@ class LicenseDecisionPropertyTest {
     private static final Slot BOLD = Slot.of(700, 100, Slope.UPRIGHT);
     private static final List<String> HOSTS = List.of(
             "client.example", "www.client.example", "shop.client.example", "other.example", "localhost", "a.b.test");
+
+    private static final List<Holder> HOLDERS = List.of(new Holder("a", "Tarn"), new Holder("b", "Quay"));
 
     private final Random random = new Random(20301);
 
@@ -61,12 +68,12 @@ class LicenseDecisionPropertyTest {
             if (decision.verdict() == Verdict.ALLOWED) {
                 assertThat(use.acts()).allMatch(act -> license.clause(act) == Clause.GRANTED);
                 if (use.acts().stream().anyMatch(Act::publishes)) {
-                    assertThat(license.anyFormat()
+                    assertThat(license.isForAnyFormat()
                                     || use.format()
                                             .map(license.formats()::contains)
                                             .orElse(true))
                             .isTrue();
-                    assertThat(license.anyDomain() || use.domain().isPresent()).isTrue();
+                    assertThat(license.where().any() || use.place().isPresent()).isTrue();
                 }
                 assertThat(license.endedBy(use.day()) || license.notBegunOn(use.day()))
                         .isFalse();
@@ -108,6 +115,23 @@ class LicenseDecisionPropertyTest {
         }
     }
 
+    /** A table decides on the place apart from the rest; both together are the whole decision. */
+    @Test
+    void isWhatIsSaidOfThePlaceAndOfTheRest() {
+        for (int i = 0; i < CASES; i++) {
+            License license = license("l");
+            FaceUse use = use();
+            if (use.place().isPresent()
+                    && use.clientId().isPresent()
+                    && use.acts().stream().anyMatch(Act::publishes)) {
+                Verdict there = LicenseDecider.there(
+                        license, use.place().get(), use.clientId().get());
+                assertThat(LicenseDecider.anywhere(license, use).and(there))
+                        .isEqualTo(LicenseDecider.decide(license, use).verdict());
+            }
+        }
+    }
+
     @Test
     void ofMoreActsIsNeverBetter() {
         for (int i = 0; i < CASES; i++) {
@@ -115,7 +139,8 @@ class LicenseDecisionPropertyTest {
             FaceUse use = use();
             Set<Act> more = EnumSet.copyOf(use.acts());
             more.add(pick(List.of(Act.values())));
-            FaceUse further = new FaceUse(use.familyId(), use.slot(), more, use.format(), use.domain(), use.day());
+            FaceUse further =
+                    new FaceUse(use.familyId(), use.slot(), more, use.format(), use.place(), use.clientId(), use.day());
             assertThat(LicenseDecider.decide(List.of(license), further).verdict())
                     .isGreaterThanOrEqualTo(
                             LicenseDecider.decide(List.of(license), use).verdict());
@@ -129,8 +154,8 @@ class LicenseDecisionPropertyTest {
             for (LocalDate day = DAY.minusDays(20); day.isBefore(DAY.plusDays(20)); day = day.plusDays(1)) {
                 boolean differs = license.endedBy(day) != license.endedBy(day.plusDays(1))
                         || license.notBegunOn(day) != license.notBegunOn(day.plusDays(1))
-                        || license.endsSoon(day) != license.endsSoon(day.plusDays(1));
-                assertThat(license.changesBetween(day, day.plusDays(1)) || !differs)
+                        || license.period().endsSoon(day) != license.period().endsSoon(day.plusDays(1));
+                assertThat(license.period().changesBetween(day, day.plusDays(1)) || !differs)
                         .as(license + " on " + day)
                         .isTrue();
             }
@@ -172,7 +197,12 @@ class LicenseDecisionPropertyTest {
                 random.nextInt(5) == 0
                         ? Optional.empty()
                         : Optional.of(pick(List.of(FontFormat.WOFF2, FontFormat.WOFF, FontFormat.TTF))),
-                random.nextInt(5) == 0 ? Optional.empty() : Optional.of(DomainName.parse(pick(HOSTS))),
+                random.nextInt(5) == 0
+                        ? Optional.empty()
+                        : Optional.of(new Place(DomainName.parse(pick(HOSTS)), random.nextInt(4) == 0)),
+                random.nextInt(5) == 0
+                        ? Optional.empty()
+                        : Optional.of(pick(HOLDERS).clientId()),
                 DAY.plusDays(random.nextInt(21) - 10L));
     }
 
@@ -185,42 +215,50 @@ class LicenseDecisionPropertyTest {
                 .filter(domain -> random.nextInt(3) == 0)
                 .map(DomainPattern::parse)
                 .toList();
-        return new License(
-                id,
-                "License " + id,
-                pick(List.of(LicenseKind.values())),
-                List.of(new Coverage(
-                        random.nextInt(5) == 0 ? "g" : "f", random.nextInt(3) == 0 ? List.of(BOLD) : List.of())),
-                acts(this::clause),
-                clause(),
-                clause(),
-                random.nextInt(4) == 0,
-                domains,
-                random.nextBoolean(),
-                random.nextBoolean() ? Set.of(FontFormat.WOFF2) : Set.of(),
-                random.nextBoolean() ? Optional.empty() : Optional.of(DAY.plusDays(random.nextInt(30) - 20L)),
-                random.nextBoolean() ? Optional.empty() : Optional.of(DAY.plusDays(random.nextInt(30) - 8L)),
-                random.nextInt(12),
-                random.nextBoolean());
+        return License.named(id, "License " + id)
+                .basis(pick(List.of(Basis.values())))
+                .open(random.nextInt(4) == 0 ? Optional.of(pick(List.of(OpenLicense.values()))) : Optional.empty())
+                .holder(random.nextInt(4) == 0 ? Optional.of(pick(HOLDERS)) : Optional.empty())
+                .covers(List.of(new Coverage(
+                        random.nextInt(5) == 0 ? "g" : "f", random.nextInt(3) == 0 ? List.of(BOLD) : List.of())))
+                .acts(acts(this::clause))
+                .domains(new PermittedDomains(
+                        random.nextInt(4) == 0,
+                        domains,
+                        random.nextInt(3) == 0 ? OptionalInt.of(1 + random.nextInt(2)) : OptionalInt.empty(),
+                        pick(List.of(Counting.values())),
+                        clause(),
+                        clause(),
+                        random.nextBoolean()))
+                .anyFormat(random.nextBoolean())
+                .formats(random.nextBoolean() ? Set.of(FontFormat.WOFF2) : Set.of())
+                .period(new Period(
+                        random.nextBoolean() ? Optional.empty() : Optional.of(DAY.plusDays(random.nextInt(30) - 20L)),
+                        random.nextBoolean() ? Optional.empty() : Optional.of(DAY.plusDays(random.nextInt(30) - 8L)),
+                        random.nextInt(12),
+                        random.nextInt(4) == 0))
+                .pageViews(
+                        random.nextInt(4) > 0
+                                ? Optional.empty()
+                                : Optional.of(new PageViews(
+                                        100, List.of(new Reading("Client", YearMonth.from(DAY), random.nextInt(200))))))
+                .hasProof(random.nextBoolean())
+                .build();
     }
 
     private static License with(License license, Clause clause) {
-        return new License(
-                license.id(),
-                license.name(),
-                license.kind(),
-                license.covers(),
-                acts(() -> clause),
-                clause,
-                clause,
-                license.anyDomain(),
-                license.domains(),
-                license.anyFormat(),
-                license.formats(),
-                license.begins(),
-                license.ends(),
-                license.noticeDays(),
-                license.hasProof());
+        PermittedDomains where = license.domains();
+        return LicenseBuilder.builder(license)
+                .acts(acts(() -> clause))
+                .domains(new PermittedDomains(
+                        where.any(),
+                        where.named(),
+                        where.places(),
+                        where.counting(),
+                        clause,
+                        clause,
+                        where.developmentCounts()))
+                .build();
     }
 
     private Clause clause() {

@@ -44,7 +44,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/session")
                         .permitAll()
-                        .requestMatchers("/api/invitations/*", "/api/backups/local")
+                        .requestMatchers("/api/invitations/*", "/api/backups/local", "/api/calendar/*")
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/search", "/api/decisions")
                         .authenticated()

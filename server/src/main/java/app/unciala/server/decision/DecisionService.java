@@ -5,6 +5,7 @@ import app.unciala.core.license.Act;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.FaceUse;
+import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
@@ -15,6 +16,7 @@ import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -88,34 +90,39 @@ public class DecisionService {
         List<License> covering = licenses.covering(List.of(question.familyId())).stream()
                 .map(Recorded::toLicense)
                 .toList();
-        return domains(question).stream()
-                .map(domain -> LicenseDecider.decide(covering, use(question, domain)))
+        Optional<Site> site = Optional.ofNullable(question.siteId()).map(sites::get);
+        return places(question, site).stream()
+                .map(place -> LicenseDecider.decide(covering, use(question, place, site.map(Site::clientId))))
                 .max(Comparator.comparing(Decision::verdict))
                 .map(decision ->
                         new Decided(decision.verdict(), decision.licenseId().orElse(null), decision.reasons()))
                 .orElseThrow();
     }
 
-    /** The domains asked about, of which the worst decides; nothing stands for an unknown one. */
-    private List<Optional<DomainName>> domains(Question question) {
-        List<DomainName> ofSite = question.siteId() == null
-                ? List.of()
-                : sites.get(question.siteId()).domains().stream()
-                        .map(DomainName::new)
-                        .toList();
+    /** The hosts asked about, of which the worst decides; nothing stands for an unknown one. */
+    private static List<Optional<Place>> places(Question question, Optional<Site> site) {
+        List<Place> ofSite = site.map(Site::places).orElse(List.of());
         if (question.domain() != null && !question.domain().isBlank()) {
-            try {
-                return List.of(Optional.of(DomainName.parse(question.domain())));
-            } catch (IllegalArgumentException e) {
-                throw Fault.invalid("domain", e.getMessage() + ".");
-            }
+            DomainName host = domain(question.domain());
+            return List.of(Optional.of(ofSite.stream()
+                    .filter(place -> place.host().equals(host))
+                    .findFirst()
+                    .orElse(Place.live(host))));
         }
         return ofSite.isEmpty()
                 ? List.of(Optional.empty())
                 : ofSite.stream().map(Optional::of).toList();
     }
 
-    private FaceUse use(Question question, Optional<DomainName> domain) {
+    private static DomainName domain(String typed) {
+        try {
+            return DomainName.parse(typed);
+        } catch (IllegalArgumentException e) {
+            throw Fault.invalid("domain", e.getMessage() + ".");
+        }
+    }
+
+    private FaceUse use(Question question, Optional<Place> place, Optional<String> clientId) {
         Set<Act> acts = question.acts() == null || question.acts().isEmpty()
                 ? EnumSet.of(Act.SERVE)
                 : EnumSet.copyOf(question.acts());
@@ -124,7 +131,8 @@ public class DecisionService {
                 question.slot().toSlot(),
                 acts,
                 Optional.ofNullable(question.format()).map(name -> Formats.read("format", name)),
-                domain,
+                place,
+                clientId,
                 question.day() == null ? LocalDate.now(clock) : question.day());
     }
 }

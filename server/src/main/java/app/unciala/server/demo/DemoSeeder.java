@@ -1,12 +1,14 @@
 package app.unciala.server.demo;
 
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
+import app.unciala.demo.Deal;
 import app.unciala.demo.Scenario;
 import app.unciala.demo.Scenario.Arrival;
-import app.unciala.demo.Scenario.Deal;
 import app.unciala.demo.Scenario.Decision;
 import app.unciala.demo.Scenario.Person;
 import app.unciala.demo.Scenario.Role;
+import app.unciala.demo.Scenario.Views;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.Level;
 import app.unciala.server.family.FamilyService;
@@ -27,6 +29,8 @@ import app.unciala.server.intake.IntakeState;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.Covered;
 import app.unciala.server.license.LicenseDraft;
+import app.unciala.server.license.LicenseDraft.PricePer;
+import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.pack.PackService;
@@ -41,6 +45,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -62,6 +67,8 @@ class DemoSeeder {
     static final String PASSWORD = "unciala-demo";
     private static final long PATIENCE_MILLIS = 60_000;
     private static final int FIRST_DAY = 425;
+    private static final int VIEWS_READ = 2;
+    private static final String ILSE = "ilse";
 
     private final AccountService accounts;
     private final IntakeService intakes;
@@ -78,6 +85,7 @@ class DemoSeeder {
     private final StoryClock story;
     private final Clock clock;
     private final Map<String, String> clientIds = new HashMap<>();
+    private final Map<String, String> siteIds = new HashMap<>();
 
     DemoSeeder(
             AccountService accounts,
@@ -149,6 +157,7 @@ class DemoSeeder {
                 .forEach(arrival -> events.add(new Event(arrival.daysAgo(), arrival.by(), () -> takeIn(arrival))));
         Scenario.deals().forEach(deal -> events.add(new Event(deal.daysAgo(), deal.by(), () -> record(deal))));
         Scenario.sites().forEach(site -> events.add(new Event(site.daysAgo(), site.by(), () -> add(site))));
+        Scenario.pageViews().forEach(views -> events.add(new Event(VIEWS_READ, ILSE, () -> read(views))));
         Scenario.decisions()
                 .forEach(decision -> events.add(new Event(decision.daysAgo(), decision.by(), () -> decide(decision))));
         events.sort(Comparator.comparing(Event::daysAgo).reversed());
@@ -176,16 +185,25 @@ class DemoSeeder {
     }
 
     private void add(Scenario.Site site) {
-        String client = clientIds.computeIfAbsent(
-                site.client(), name -> clients.create(name).id());
         List<SiteService.Role> roles = site.roles().stream().map(this::role).toList();
-        String id = sites.create(new SiteDraft(client, site.name(), site.domains(), roles))
+        String id = sites.create(
+                        new SiteDraft(clientId(site.client()), site.name(), site.domains(), site.staging(), roles))
                 .id();
+        siteIds.put(site.name(), id);
         try {
             packs.make(id);
         } catch (Fault nothingAllowed) {
             // Some sites of the scenario have no pack; their flags say why.
         }
+    }
+
+    private String clientId(String client) {
+        return clientIds.computeIfAbsent(client, name -> clients.create(name).id());
+    }
+
+    private void read(Views views) {
+        YearMonth month = YearMonth.now(clock).minusMonths(views.monthsAgo());
+        sites.recordPageViews(siteIds.get(views.site()), month, views.views());
     }
 
     /** Accepts a whole archive, clashes and repeats too, as somebody in a hurry does. */
@@ -220,32 +238,33 @@ class DemoSeeder {
     private void record(Deal deal) {
         LocalDate today = LocalDate.now(clock);
         LocalDate now = today.plusDays(deal.daysAgo());
-        LicenseDraft draft = new LicenseDraft(
-                deal.name(),
-                deal.kind(),
-                deal.vendor(),
-                deal.families().stream()
+        LicenseDraft draft = LicenseDraftBuilder.builder()
+                .name(deal.name())
+                .basis(deal.basis())
+                .spdx(deal.spdx())
+                .vendor(deal.vendor())
+                .holderId(deal.holder() == null ? null : clientId(deal.holder()))
+                .covers(deal.families().stream()
                         .map(family -> new Covered(familyId(family), List.of()))
-                        .toList(),
-                deal.webUse(),
-                deal.converting(),
-                deal.converting(),
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.GRANTED,
-                deal.anywhere(),
-                deal.domains(),
-                deal.anywhere(),
-                deal.anywhere() ? List.of() : List.of("woff2", "woff"),
-                now.minusDays(deal.begunBefore()),
-                deal.endsIn() == null ? null : now.plusDays(deal.endsIn()),
-                deal.noticeDays(),
-                deal.price(),
-                "EUR",
-                "",
-                "");
+                        .toList())
+                .webUse(deal.webUse())
+                .converting(deal.converting())
+                .cutting(deal.converting())
+                .subdomains(deal.subdomains())
+                .development(Clause.GRANTED)
+                .anyDomain(deal.anywhere())
+                .domains(deal.domains())
+                .domainLimit(deal.places())
+                .anyFormat(deal.anywhere())
+                .formats(deal.anywhere() ? List.of() : List.of("woff2", "woff"))
+                .pageViewLimit(deal.pageViews())
+                .begins(now.minusDays(deal.begunBefore()))
+                .ends(deal.endsIn() == null ? null : now.plusDays(deal.endsIn()))
+                .renews(deal.renews())
+                .noticeDays(deal.noticeDays())
+                .price(deal.price())
+                .pricePer(deal.basis() == Basis.SUBSCRIPTION ? PricePer.YEAR : PricePer.ONCE)
+                .build();
         Recorded license = licenses.create(draft);
         if (deal.agreement()) {
             String text = deal.name() + "\n" + deal.vendor() + "\nMade up for a demonstration.\n";

@@ -12,8 +12,8 @@ import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.subset.Subsetter;
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
-import app.unciala.core.license.LicenseKind;
 import app.unciala.demo.DemoFont;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.Level;
@@ -27,6 +27,7 @@ import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.Covered;
 import app.unciala.server.license.LicenseDraft;
+import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.site.ClientService;
 import app.unciala.server.site.SiteService;
@@ -234,33 +235,26 @@ class LargeInventory implements ApplicationRunner {
         LocalDate ends = number % 10 == 0
                 ? today.minusDays(number % 300 + 1)
                 : number % 4 == 0 ? today.plusDays(number % 700 + 1) : null;
-        return new LicenseDraft(
-                familyName(first) + " and " + familyName(first + 1),
-                LicenseKind.values()[number % LicenseKind.values().length],
-                "Foundry " + familyName(number / 7),
-                IntStream.of(first, first + 1)
+        return LicenseDraftBuilder.builder()
+                .name(familyName(first) + " and " + familyName(first + 1))
+                .basis(Basis.values()[number % Basis.values().length])
+                .vendor("Foundry " + familyName(number / 7))
+                .covers(IntStream.of(first, first + 1)
                         .filter(family -> family < LICENSED)
                         .mapToObj(family -> new Covered(ids.get(family), List.of()))
-                        .toList(),
-                number % 17 == 0 ? Clause.NOT_STATED : Clause.GRANTED,
-                number % 19 == 0 ? Clause.REFUSED : Clause.GRANTED,
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.NOT_STATED,
-                Clause.GRANTED,
-                anywhere,
-                anywhere ? List.of() : List.of(domain(number % SITES)),
-                anywhere,
-                anywhere ? List.of() : List.of("woff2"),
-                today.minusDays(400),
-                ends,
-                30,
-                number * 100L,
-                "EUR",
-                number % 5 == 0 ? "" : "order " + (10_000 + number),
-                "");
+                        .toList())
+                .webUse(number % 17 == 0 ? Clause.NOT_STATED : Clause.GRANTED)
+                .converting(number % 19 == 0 ? Clause.REFUSED : Clause.GRANTED)
+                .development(Clause.GRANTED)
+                .anyDomain(anywhere)
+                .domains(anywhere ? List.of() : List.of(domain(number % SITES)))
+                .anyFormat(anywhere)
+                .formats(anywhere ? List.of() : List.of("woff2"))
+                .begins(today.minusDays(400))
+                .ends(ends)
+                .price(number * 100L)
+                .proof(number % 5 == 0 ? "" : "order " + (10_000 + number))
+                .build();
     }
 
     private static SiteDraft site(int number, List<String> ids, String client) {
@@ -271,6 +265,7 @@ class LargeInventory implements ApplicationRunner {
                 client,
                 "Site " + familyName(number * 9 + 3),
                 List.of(domain(number)),
+                List.of(),
                 List.of(
                         new Role(
                                 TextRole.HEADINGS,

@@ -121,7 +121,9 @@ public class Merging implements Reverser {
                         : role)
                 .toList();
         return sites.update(
-                site.id(), site.version(), new SiteDraft(site.clientId(), site.name(), site.domains(), roles));
+                site.id(),
+                site.version(),
+                new SiteDraft(site.clientId(), site.name(), site.domains(), site.staging(), roles));
     }
 
     private Recorded repointed(Recorded license, String fromId, String toId) {

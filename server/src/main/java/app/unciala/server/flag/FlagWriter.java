@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -36,6 +37,7 @@ class FlagWriter {
     private final SiteComparisonRepository comparisons;
     private final EntityManager entities;
     private final JdbcTemplate database;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     FlagWriter(
@@ -44,12 +46,14 @@ class FlagWriter {
             SiteComparisonRepository comparisons,
             EntityManager entities,
             JdbcTemplate database,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.loader = loader;
         this.flags = flags;
         this.comparisons = comparisons;
         this.entities = entities;
         this.database = database;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -97,8 +101,12 @@ class FlagWriter {
         });
     }
 
+    /** The ids of the flags that came, or came back, and of those that went. */
+    record Written(List<String> came, List<String> went) {}
+
     private int write(List<Flag> found, List<FlagEntity> stored) {
         Instant now = clock.instant();
+        Written written = new Written(new ArrayList<>(), new ArrayList<>());
         Map<String, FlagEntity> known =
                 stored.stream().collect(Collectors.toMap(FlagEntity::id, Function.identity(), (a, b) -> a));
         Set<String> causes = new LinkedHashSet<>();
@@ -112,6 +120,7 @@ class FlagWriter {
                 entities.persist(row);
                 described.add(flag);
                 causes.add(row.cause());
+                written.came().add(row.id());
                 changed++;
                 continue;
             }
@@ -120,6 +129,7 @@ class FlagWriter {
             if (gone != null) {
                 periods.add(new Object[] {row.id(), Timestamp.from(row.since()), Timestamp.from(gone)});
                 row.comeBack(now);
+                written.came().add(row.id());
             }
             String causeBefore = row.cause();
             boolean differs = row.describe(flag);
@@ -135,6 +145,7 @@ class FlagWriter {
         for (FlagEntity row : known.values()) {
             if (row.gone() == null) {
                 row.go(now);
+                written.went().add(row.id());
                 causes.add(row.cause());
                 changed++;
             }
@@ -143,6 +154,7 @@ class FlagWriter {
         database.batchUpdate("insert into flag_period (flag_id, since, gone) values (?, ?, ?)", periods);
         writeFamilies(described);
         recount(causes);
+        events.publishEvent(written);
         return changed;
     }
 

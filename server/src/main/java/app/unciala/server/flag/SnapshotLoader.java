@@ -21,7 +21,7 @@ import org.springframework.stereotype.Component;
 
 /** Loads what the comparison of a scope looks at, by key and in a fixed number of queries. */
 @Component
-class SnapshotLoader {
+public class SnapshotLoader {
     private final HeldFamilies families;
     private final LicenseService licenses;
     private final SiteService sites;
@@ -36,7 +36,8 @@ class SnapshotLoader {
         this.clock = clock;
     }
 
-    Snapshot load(Scope scope) {
+    /** What the comparison of a scope looks at. */
+    public Snapshot load(Scope scope) {
         Set<String> siteIds = new HashSet<>(scope.ids(Type.SITE));
         siteIds.addAll(links.sitesAsking(scope.ids(Type.FAMILY)));
         List<Snapshot.Site> foundSites =

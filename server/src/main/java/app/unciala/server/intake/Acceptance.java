@@ -1,7 +1,7 @@
 package app.unciala.server.intake;
 
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
-import app.unciala.core.license.LicenseKind;
 import app.unciala.core.license.OpenLicense;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.server.family.IncomingFiles;
@@ -16,6 +16,7 @@ import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.license.Covered;
 import app.unciala.server.license.LicenseDraft;
+import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.storage.FileStore;
@@ -217,30 +218,19 @@ public class Acceptance {
     }
 
     private static LicenseDraft draft(OpenLicense license, Set<String> families, List<String> uploads) {
-        return new LicenseDraft(
-                license.title(),
-                LicenseKind.FREE,
-                "",
-                families.stream().map(family -> new Covered(family, List.of())).toList(),
-                license.granted(),
-                license.granted(),
-                license.granted(),
-                license.granted(),
-                license.granted(),
-                license.granted(),
-                Clause.GRANTED,
-                Clause.GRANTED,
-                true,
-                List.of(),
-                true,
-                List.of(),
-                null,
-                null,
-                null,
-                null,
-                "",
-                Texts.cut("Came with " + String.join(", ", uploads), 1000),
-                "SPDX " + license.spdx());
+        return LicenseDraftBuilder.builder()
+                .name(license.title())
+                .basis(Basis.OPEN)
+                .spdx(license.spdx())
+                .covers(families.stream()
+                        .map(family -> new Covered(family, List.of()))
+                        .toList())
+                .subdomains(Clause.GRANTED)
+                .development(Clause.GRANTED)
+                .anyDomain(true)
+                .anyFormat(true)
+                .proof(Texts.cut("Came with " + String.join(", ", uploads), 1000))
+                .build();
     }
 
     /** Takes back what went in, the licenses recorded with it, and what one that was there covers since. */

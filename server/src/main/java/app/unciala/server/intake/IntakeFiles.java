@@ -65,7 +65,7 @@ class IntakeFiles {
         if (item.kind() == Kind.FONT || path.toLowerCase(Locale.ROOT).matches(".*\\.(pdf|docx?|rtf)")) {
             throw Fault.invalid("item", Texts.baseName(path) + " is no plain text; download it to read it.");
         }
-        return new Text(path, Texts.cut(new String(bytes, ReadFile.Text.charset(bytes)), LONGEST_TEXT));
+        return new Text(path, Texts.cut(Texts.decoded(bytes), LONGEST_TEXT));
     }
 
     private static byte[] read(Path file) {

@@ -17,9 +17,7 @@ import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.license.LicenseText;
 import app.unciala.core.license.LicenseText.Recognized;
 import app.unciala.server.family.FileFacts;
-import com.google.common.base.Utf8;
-import java.nio.charset.Charset;
-import java.nio.charset.StandardCharsets;
+import app.unciala.server.inventory.Texts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -49,13 +47,8 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
     /** What a text that came along says of licenses. */
     record Text(Optional<Recognized> license, List<Mark> marks) {
         static Text of(String name, byte[] bytes) {
-            String text = new String(bytes, 0, Math.min(bytes.length, LONGEST_TEXT), charset(bytes));
+            String text = Texts.cut(Texts.decoded(bytes), LONGEST_TEXT);
             return new Text(LicenseText.recognize(text), UseMarks.in(name, text));
-        }
-
-        /** UTF-8, or for bytes that are none the old eight-bit text of Western systems. */
-        static Charset charset(byte[] bytes) {
-            return Utf8.isWellFormed(bytes) ? StandardCharsets.UTF_8 : Charset.forName("windows-1252");
         }
     }
 

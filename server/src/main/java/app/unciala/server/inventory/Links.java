@@ -5,6 +5,7 @@ import app.unciala.server.fault.Fault;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -63,6 +64,48 @@ public class Links implements Scope.Links {
         return names;
     }
 
+    /** The names of clients by id; those that do not exist are left out. */
+    public Map<String, String> clientNames(Collection<String> clientIds) {
+        Map<String, String> names = new TreeMap<>();
+        Parts.of(clientIds, ids -> database.sql("select id, name from client where id in (:ids)")
+                .param("ids", ids)
+                .query((row, number) -> names.put(row.getString(1), row.getString(2)))
+                .list());
+        return names;
+    }
+
+    /** The client of a name, however its letters are written. */
+    public Optional<String> clientNamed(String name) {
+        return first("select id from client where deleted_at is null and lower(name) = lower(:name)", name);
+    }
+
+    /** The family of a name, however its letters are written. */
+    public Optional<String> familyNamed(String name) {
+        return first("select id from family where deleted_at is null and lower(name) = lower(:name)", name);
+    }
+
+    /** The names of the licenses that a client holds. */
+    public Set<String> licensesHeldBy(String clientId) {
+        return look("select name from license where deleted_at is null and holder_id in (:ids)", Set.of(clientId));
+    }
+
+    /** The licenses with a limit on page views that cover any of the families, each with all families it covers. */
+    public Map<String, Set<String>> limitedLicenses(Collection<String> familyIds) {
+        Map<String, Set<String>> families = new TreeMap<>();
+        Parts.of(
+                look(
+                        "select l.license_id from license_family l join license i on i.id = l.license_id"
+                                + " where i.deleted_at is null and i.page_view_limit is not null"
+                                + " and l.family_id in (:ids)",
+                        familyIds),
+                ids -> database.sql("select license_id, family_id from license_family where license_id in (:ids)")
+                        .param("ids", ids)
+                        .query((row, number) -> families.computeIfAbsent(row.getString(1), id -> new TreeSet<>())
+                                .add(row.getString(2)))
+                        .list());
+        return families;
+    }
+
     public void ofSite(String siteId, Collection<String> familyIds) {
         write("site_family", "site_id", siteId, familyIds);
     }
@@ -83,6 +126,19 @@ public class Links implements Scope.Links {
             throw Fault.invalid(
                     field, "There is no family “" + unknown.iterator().next() + "”.");
         }
+    }
+
+    /** Refuses the id of a client that does not exist. {@code field} is the field that names it. */
+    public void clientMustExist(String field, String clientId) {
+        if (look("select id from client where deleted_at is null and id in (:ids)", Set.of(clientId))
+                .isEmpty()) {
+            throw Fault.invalid(field, "There is no client “" + clientId + "”.");
+        }
+    }
+
+    private Optional<String> first(String query, String name) {
+        return database.sql(query + " order by id").param("name", name.strip()).query(String.class).list().stream()
+                .findFirst();
     }
 
     /** The ids of a query with one list of ids, however long that is. */

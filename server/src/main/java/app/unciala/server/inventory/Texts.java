@@ -1,6 +1,9 @@
 package app.unciala.server.inventory;
 
 import app.unciala.server.fault.Fault;
+import com.google.common.base.Utf8;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
 import java.util.Locale;
 
@@ -33,5 +36,23 @@ public final class Texts {
     /** The last part of a path within an archive. */
     public static String baseName(String path) {
         return path.substring(path.lastIndexOf('/') + 1);
+    }
+
+    /**
+     * The text of a plain file: UTF-8; UTF-16 where it begins with a byte order mark; and for bytes that are neither the
+     * old eight-bit text of Western systems.
+     */
+    public static String decoded(byte[] bytes) {
+        if (Utf8.isWellFormed(bytes)) {
+            return new String(bytes, StandardCharsets.UTF_8);
+        }
+        return new String(bytes, isUtf16(bytes) ? StandardCharsets.UTF_16 : Charset.forName("windows-1252"));
+    }
+
+    /** Whether bytes begin with the byte order mark of UTF-16, in either order. */
+    public static boolean isUtf16(byte[] bytes) {
+        return bytes.length >= 2
+                && (bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF
+                        || bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE);
     }
 }

@@ -38,6 +38,9 @@ class LicenseEntity {
     private @Nullable LocalDate noticeFrom;
     private LocalDate endsOrNever = NEVER;
     private String searchText = "";
+    private @Nullable String holderId;
+    private @Nullable Long pageViewLimit;
+    private @Nullable LocalDate nextPayment;
     private @Nullable Instant deletedAt;
     private int agreements;
 
@@ -54,6 +57,9 @@ class LicenseEntity {
         ends = draft.ends();
         endsOrNever = ends == null ? NEVER : ends;
         noticeFrom = ends == null ? null : ends.minusDays(draft.notice());
+        holderId = draft.holderId();
+        pageViewLimit = draft.pageViewLimit();
+        nextPayment = draft.nextPayment();
         searchText = String.join(" ", draft.name(), draft.vendor(), String.join(" ", draft.domains()))
                 .toLowerCase(Locale.ROOT);
     }

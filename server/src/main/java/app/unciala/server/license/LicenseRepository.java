@@ -22,4 +22,9 @@ interface LicenseRepository extends JpaRepository<LicenseEntity, String> {
             + " or license.noticeFrom > :after and license.noticeFrom <= :until"
             + " or license.ends >= :after and license.ends < :until")
     List<LicenseEntity> changingBetween(LocalDate after, LocalDate until);
+
+    /** The licenses that end, come into their notice period, or are paid for between two days. */
+    @Query("select license from LicenseEntity license where license.ends between :first and :last"
+            + " or license.noticeFrom between :first and :last or license.nextPayment between :first and :last")
+    List<LicenseEntity> dueBetween(LocalDate first, LocalDate last);
 }

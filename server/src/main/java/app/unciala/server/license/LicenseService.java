@@ -1,9 +1,11 @@
 package app.unciala.server.license;
 
-import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.flag.Scope;
-import app.unciala.core.license.Coverage;
+import app.unciala.core.license.Act;
 import app.unciala.core.license.License;
+import app.unciala.core.license.License.Said;
+import app.unciala.core.license.LicenseSentence;
+import app.unciala.core.license.PageViews.Reading;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
@@ -11,22 +13,24 @@ import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
 import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
-import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
-import app.unciala.server.inventory.SlotView;
+import app.unciala.server.inventory.Readings;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
 import app.unciala.server.storage.FileStore.Stored;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -50,6 +54,7 @@ public class LicenseService implements Reverser {
     private final LicenseRepository licenses;
     private final AgreementRepository agreements;
     private final Links links;
+    private final Readings readings;
     private final HistoryService history;
     private final Actor actor;
     private final Changes changes;
@@ -60,6 +65,7 @@ public class LicenseService implements Reverser {
             LicenseRepository licenses,
             AgreementRepository agreements,
             Links links,
+            Readings readings,
             HistoryService history,
             Actor actor,
             Changes changes,
@@ -68,6 +74,7 @@ public class LicenseService implements Reverser {
         this.licenses = licenses;
         this.agreements = agreements;
         this.links = links;
+        this.readings = readings;
         this.history = history;
         this.actor = actor;
         this.changes = changes;
@@ -78,33 +85,31 @@ public class LicenseService implements Reverser {
     /** An agreement as a stored file. */
     public record Agreement(String id, String fileName, String sha256, long bytes, Instant addedAt, String addedBy) {}
 
-    /** A license as recorded; {@code agreement} has the latest first, {@code familyNames} what it covers, by id. */
+    /**
+     * A license as recorded.
+     *
+     * @param agreement its documents, the latest first
+     * @param familyNames what it covers, by id
+     * @param holderName the client who holds it, or empty
+     * @param pageViews what was read of its sites' page views, where it has a limit
+     * @param allows what it allows today, in sentences
+     * @param acts what holds of each act, and by what
+     */
+    @RecordBuilder
+    @RecordBuilder.Options(prefixEnclosingClassNames = false)
     public record Recorded(
-            String id, long version, LicenseDraft terms, List<Agreement> agreement, Map<String, String> familyNames) {
+            String id,
+            long version,
+            LicenseDraft terms,
+            List<Agreement> agreement,
+            Map<String, String> familyNames,
+            String holderName,
+            List<Reading> pageViews,
+            List<String> allows,
+            List<Said> acts) {
         /** The license as the core decides on it. */
         public License toLicense() {
-            return new License(
-                    id,
-                    terms.name(),
-                    terms.kind(),
-                    terms.covers().stream()
-                            .map(c -> new Coverage(
-                                    c.familyId(),
-                                    c.faces().stream().map(SlotView::toSlot).toList()))
-                            .toList(),
-                    terms.acts(),
-                    terms.subdomains(),
-                    terms.development(),
-                    terms.anyDomain(),
-                    terms.domains().stream().map(DomainPattern::recorded).toList(),
-                    terms.anyFormat(),
-                    terms.formats().stream()
-                            .map(format -> Formats.read("formats", format))
-                            .collect(Collectors.toUnmodifiableSet()),
-                    Optional.ofNullable(terms.begins()),
-                    Optional.ofNullable(terms.ends()),
-                    terms.notice(),
-                    !agreement.isEmpty() || !terms.proof().isBlank());
+            return LicenseTerms.toLicense(this);
         }
     }
 
@@ -135,6 +140,14 @@ public class LicenseService implements Reverser {
     @Transactional(readOnly = true)
     public List<Recorded> all() {
         return toRecords(licenses.findAll());
+    }
+
+    /** The names of all licenses, in small letters. */
+    @Transactional(readOnly = true)
+    public List<String> names() {
+        return database.sql("select lower(name) from license where deleted_at is null")
+                .query((row, number) -> row.getString(1))
+                .list();
     }
 
     /** The licenses that cover any of the families, or some of its faces. */
@@ -283,6 +296,9 @@ public class LicenseService implements Reverser {
         LicenseDraft checked = LicenseTerms.checked(draft);
         links.mustExist(
                 "covers", checked.covers().stream().map(Covered::familyId).toList());
+        if (checked.holderId() != null) {
+            links.clientMustExist("holderId", checked.holderId());
+        }
         license.edit(checked);
         licenses.saveAndFlush(license);
         links.ofLicense(license.id(), license.familyIds());
@@ -292,7 +308,7 @@ public class LicenseService implements Reverser {
         return toRecords(List.of(license)).get(0);
     }
 
-    /** With two more queries, for all their agreements and the names of their families. */
+    /** With four more queries, for all their agreements, the names of families and holders, and page views. */
     private List<Recorded> toRecords(List<LicenseEntity> entities) {
         Map<String, List<Agreement>> attached =
                 agreements
@@ -305,16 +321,38 @@ public class LicenseService implements Reverser {
         Map<String, String> names = links.familyNames(entities.stream()
                 .flatMap(license -> license.familyIds().stream())
                 .toList());
+        Map<String, String> holders = links.clientNames(entities.stream()
+                .map(license -> license.terms().holderId())
+                .filter(Objects::nonNull)
+                .toList());
+        Map<String, List<Reading>> views = readings.ofLicenses(entities.stream()
+                .filter(license -> license.terms().pageViewLimit() != null)
+                .map(LicenseEntity::id)
+                .toList());
         return entities.stream()
-                .map(license -> new Recorded(
+                .map(license -> withWhatItSays(new Recorded(
                         license.id(),
                         license.version(),
                         license.terms(),
                         attached.getOrDefault(license.id(), List.of()),
                         license.familyIds().stream()
                                 .filter(names::containsKey)
-                                .collect(Collectors.toMap(id -> id, names::get, (a, b) -> a, LinkedHashMap::new))))
+                                .collect(Collectors.toMap(id -> id, names::get, (a, b) -> a, LinkedHashMap::new)),
+                        holders.getOrDefault(
+                                Objects.requireNonNullElse(license.terms().holderId(), ""), ""),
+                        views.getOrDefault(license.id(), List.of()),
+                        List.of(),
+                        List.of())))
                 .toList();
+    }
+
+    private Recorded withWhatItSays(Recorded license) {
+        List<String> families = license.familyNames().values().stream().sorted().toList();
+        License decided = license.toLicense();
+        return RecordedBuilder.builder(license)
+                .allows(LicenseSentence.of(decided, families, LocalDate.now(clock)))
+                .acts(Arrays.stream(Act.values()).map(decided::said).toList())
+                .build();
     }
 
     private LicenseEntity find(String id, long expectedVersion) {

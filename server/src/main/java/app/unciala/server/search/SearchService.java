@@ -41,18 +41,27 @@ public class SearchService {
     private final HeldNames names;
     private final HeldSketches sketches;
     private final FamilyUses uses;
+    private final MayUse mayUse;
     private final JdbcClient database;
 
     SearchService(
-            FamilyService families, HeldNames names, HeldSketches sketches, FamilyUses uses, JdbcClient database) {
+            FamilyService families,
+            HeldNames names,
+            HeldSketches sketches,
+            FamilyUses uses,
+            MayUse mayUse,
+            JdbcClient database) {
         this.families = families;
         this.names = names;
         this.sketches = sketches;
         this.uses = uses;
+        this.mayUse = mayUse;
         this.database = database;
     }
 
     public enum HitType {
+        /** Whether a family may be used at a place. */
+        VERDICT,
         FAMILY,
         FILE,
         SITE,
@@ -76,7 +85,9 @@ public class SearchService {
             return new Answer(false, List.of());
         }
         List<Found> found = names.current().find(Texts.cut(text.strip(), LONGEST), MOST);
-        List<Hit> hits = new ArrayList<>(familyHits(found));
+        List<Hit> verdicts = mayUse.verdicts(text);
+        List<Hit> hits = new ArrayList<>(verdicts);
+        hits.addAll(familyHits(found));
         String like = "%" + escaped(words) + "%";
         hits.addAll(database.sql("select x.family_id, x.file_name, f.name from face_file x join family f"
                         + " on f.id = x.family_id where x.deleted_at is null"
@@ -100,7 +111,7 @@ public class SearchService {
                 .param("like", like)
                 .query((row, number) -> new Hit(HitType.LICENSE, row.getString(1), row.getString(2), "", "license"))
                 .list());
-        boolean held = found.stream().anyMatch(one -> one.nearness() != Nearness.RESEMBLES);
+        boolean held = !verdicts.isEmpty() || found.stream().anyMatch(one -> one.nearness() != Nearness.RESEMBLES);
         return new Answer(held, hits);
     }
 

@@ -7,11 +7,13 @@ import app.unciala.server.history.Reversal;
 import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
+import app.unciala.server.inventory.Links;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Sort;
@@ -27,6 +29,7 @@ public class ClientService implements Reverser {
 
     private final ClientRepository clients;
     private final SiteRepository sites;
+    private final Links links;
     private final HistoryService history;
     private final Changes changes;
     private final JdbcClient database;
@@ -35,12 +38,14 @@ public class ClientService implements Reverser {
     ClientService(
             ClientRepository clients,
             SiteRepository sites,
+            Links links,
             HistoryService history,
             Changes changes,
             JdbcClient database,
             Clock clock) {
         this.clients = clients;
         this.sites = sites;
+        this.links = links;
         this.history = history;
         this.changes = changes;
         this.database = database;
@@ -107,6 +112,11 @@ public class ClientService implements Reverser {
         if (!own.isEmpty()) {
             throw Fault.conflict(client.name() + " still has " + String.join(", ", own)
                     + ". Delete its sites, or give them to another client, first.");
+        }
+        Set<String> held = links.licensesHeldBy(id);
+        if (!held.isEmpty()) {
+            throw Fault.conflict(client.name() + " still holds " + String.join(", ", held)
+                    + ". Delete these licenses, or let the agency hold them, first.");
         }
         client.delete(clock.instant());
         return history.record(Deed.of("client", id, client.name(), "Deleted client “" + client.name() + "”")

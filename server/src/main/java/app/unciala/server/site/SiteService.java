@@ -7,6 +7,9 @@ import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.PageViews.Reading;
+import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
@@ -15,6 +18,7 @@ import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
+import app.unciala.server.inventory.Readings;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
@@ -24,6 +28,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -53,6 +58,7 @@ public class SiteService implements Reverser {
     private final SiteRepository sites;
     private final ClientService clients;
     private final Links links;
+    private final Readings readings;
     private final HistoryService history;
     private final Changes changes;
     private final JdbcClient database;
@@ -62,6 +68,7 @@ public class SiteService implements Reverser {
             SiteRepository sites,
             ClientService clients,
             Links links,
+            Readings readings,
             HistoryService history,
             Changes changes,
             JdbcClient database,
@@ -69,6 +76,7 @@ public class SiteService implements Reverser {
         this.sites = sites;
         this.clients = clients;
         this.links = links;
+        this.readings = readings;
         this.history = history;
         this.changes = changes;
         this.database = database;
@@ -94,8 +102,15 @@ public class SiteService implements Reverser {
         }
     }
 
-    /** The part of a site that is kept as one: domains in ASCII form, roles in the order of their names. */
-    record Details(List<String> domains, List<Role> roles) {}
+    /**
+     * The part of a site that is kept as one: domains in ASCII form, those of them that are for staging, and roles in
+     * the order of their names.
+     */
+    record Details(List<String> domains, List<String> staging, List<Role> roles) {
+        Details {
+            staging = staging == null ? List.of() : List.copyOf(staging);
+        }
+    }
 
     /** What a person enters of a site. */
     public record SiteDraft(
@@ -113,6 +128,16 @@ public class SiteService implements Reverser {
                             @Size(max = 300, message = "A domain has at most 300 characters.") String>
                     domains,
 
+            @Schema(
+                    types = {"array", "null"},
+                    description = "Those of the domains that are for staging: visitors do not see them.")
+            @Size(max = 200, message = "A site has at most 200 domains.")
+            @Nullable
+            List<
+                            @NotNull(message = "A domain is a text.")
+                            @Size(max = 300, message = "A domain has at most 300 characters.") String>
+                    staging,
+
             @Schema(types = {"array", "null"}) @Size(max = 50, message = "A site has at most 50 roles.") @Nullable
             List<@NotNull(message = "A role is an object.") @Valid Role> roles) {}
 
@@ -124,14 +149,23 @@ public class SiteService implements Reverser {
             String clientName,
             String name,
             List<String> domains,
+            List<String> staging,
             List<Role> roles,
             Map<String, String> familyNames) {
+        /** The hosts on which it is seen. */
+        public List<Place> places() {
+            return domains.stream()
+                    .map(domain -> new Place(new DomainName(domain), staging.contains(domain)))
+                    .toList();
+        }
+
         /** The site as the core compares it. */
         public Snapshot.Site toSnapshot() {
             return new Snapshot.Site(
                     id,
                     name,
-                    domains.stream().map(DomainName::new).toList(),
+                    clientId,
+                    places(),
                     roles.stream()
                             .flatMap(role -> role.faces().stream()
                                     .map(face -> new Ask(role.role(), role.familyId(), face.toSlot())))
@@ -161,6 +195,12 @@ public class SiteService implements Reverser {
         return toRecords(sites.findByIdInOrderByNameAscIdAsc(ids));
     }
 
+    /** The sites of a client, by name. */
+    @Transactional(readOnly = true)
+    public List<Site> ofClient(String clientId) {
+        return toRecords(sites.findByClientIdOrderByName(clientId));
+    }
+
     /** All sites, for a full comparison. */
     @Transactional(readOnly = true)
     public List<Site> all() {
@@ -181,7 +221,7 @@ public class SiteService implements Reverser {
         Site made = toRecord(site);
         history.record(Deed.of("site", site.id(), site.name(), "Added site “" + site.name() + "”")
                 .changing(Map.of(), described(made)));
-        changes.touched(Scope.ofSite(site.id(), site.familyIds()));
+        changes.touched(touchedBy(site.id(), site.familyIds()));
         return made;
     }
 
@@ -196,7 +236,7 @@ public class SiteService implements Reverser {
         Site edited = toRecord(site);
         history.record(Deed.of("site", id, site.name(), "Changed site “" + site.name() + "”")
                 .changing(before, described(edited)));
-        changes.touched(Scope.ofSite(id, families));
+        changes.touched(touchedBy(id, families));
         return edited;
     }
 
@@ -208,7 +248,7 @@ public class SiteService implements Reverser {
         Map<String, String> before = described(toRecord(site));
         site.delete(clock.instant());
         sites.saveAndFlush(site);
-        changes.touched(Scope.ofSite(id, site.familyIds()));
+        changes.touched(touchedBy(id, site.familyIds()));
         return history.record(Deed.of("site", id, site.name(), "Deleted site “" + site.name() + "”")
                 .changing(before, Map.of())
                 .undoneBy(new Reversal(DELETED, List.of(id))));
@@ -228,7 +268,35 @@ public class SiteService implements Reverser {
         SiteEntity site = find(id);
         clients.get(site.clientId());
         links.mustExist("familyId", site.familyIds());
-        changes.touched(Scope.ofSite(id, site.familyIds()));
+        changes.touched(touchedBy(id, site.familyIds()));
+    }
+
+    /** What was read of a site's page views, the latest month first. */
+    @Transactional(readOnly = true)
+    public List<Reading> pageViews(String id) {
+        return readings.ofSite(find(id).id());
+    }
+
+    /** Records how many pages were viewed in a month; nothing takes back what was recorded. */
+    @Transactional
+    public List<Reading> recordPageViews(String id, YearMonth month, @Nullable Long views) {
+        changes.begin();
+        SiteEntity site = find(id);
+        if (month.isAfter(YearMonth.now(clock))) {
+            throw Fault.invalid("month", "This month is still to come.");
+        }
+        if (month.isBefore(YearMonth.of(2000, 1))) {
+            throw Fault.invalid("month", "Months are those since January 2000.");
+        }
+        readings.write(id, month, views);
+        history.record(Deed.of(
+                "site",
+                id,
+                site.name(),
+                "Recorded " + (views == null ? "no" : Sentences.number(views)) + " page views of “" + site.name()
+                        + "” in " + Sentences.month(month)));
+        changes.touched(touchedBy(id, site.familyIds()));
+        return readings.ofSite(id);
     }
 
     /** The names of the sites that ask for a face of this slot. */
@@ -243,18 +311,29 @@ public class SiteService implements Reverser {
                 .toList();
     }
 
+    /** Page views count for every site of a license, so that a change of one may reach the others. */
+    private Scope touchedBy(String id, Set<String> families) {
+        return links.limitedLicenses(families).entrySet().stream()
+                .map(license -> Scope.ofLicense(license.getKey(), license.getValue(), links))
+                .reduce(Scope.ofSite(id, families), Scope::and);
+    }
+
     private void edit(SiteEntity site, SiteDraft draft) {
         String clientName = clients.nameOf(draft.clientId());
         List<Role> roles = roles(draft);
         links.mustExist("roles", roles.stream().map(Role::familyId).toList());
-        List<String> domains = domains(draft);
+        List<String> domains = domains("domains", draft.domains());
+        List<String> staging = domains("staging", draft.staging());
+        staging.stream().filter(host -> !domains.contains(host)).findFirst().ifPresent(host -> {
+            throw Fault.invalid("staging", host + " is not among the site’s domains.");
+        });
         String searchText = Stream.concat(
                         Stream.of(draft.name().strip(), clientName),
                         domains.stream().flatMap(domain -> Stream.of(domain, new DomainName(domain).display())))
                 .distinct()
                 .collect(Collectors.joining(" "))
                 .toLowerCase(Locale.ROOT);
-        site.edit(draft.clientId(), draft.name().strip(), new Details(domains, roles), searchText);
+        site.edit(draft.clientId(), draft.name().strip(), new Details(domains, staging, roles), searchText);
         sites.saveAndFlush(site);
         links.ofSite(site.id(), site.familyIds());
     }
@@ -276,17 +355,16 @@ public class SiteService implements Reverser {
         return checked;
     }
 
-    private static List<String> domains(SiteDraft draft) {
-        List<String> typed = draft.domains() == null ? List.of() : draft.domains();
+    private static List<String> domains(String field, @Nullable List<String> typed) {
         List<String> domains = new ArrayList<>();
-        for (String domain : typed) {
+        for (String domain : typed == null ? List.<String>of() : typed) {
             try {
                 String ascii = DomainName.parse(domain).ascii();
                 if (!domains.contains(ascii)) {
                     domains.add(ascii);
                 }
             } catch (IllegalArgumentException e) {
-                throw Fault.invalid("domains", e.getMessage() + ".");
+                throw Fault.invalid(field, e.getMessage() + ".");
             }
         }
         return domains;
@@ -297,6 +375,7 @@ public class SiteService implements Reverser {
         words.put("name", site.name());
         words.put("client", site.clientName());
         words.put("domains", String.join(", ", site.domains()));
+        words.put("staging", String.join(", ", site.staging()));
         site.roles()
                 .forEach(role -> words.put(
                         role.role().label(),
@@ -327,6 +406,7 @@ public class SiteService implements Reverser {
                                 : "",
                         site.name(),
                         site.details().domains(),
+                        site.details().staging(),
                         site.details().roles(),
                         site.familyIds().stream()
                                 .filter(names::containsKey)

@@ -3,10 +3,12 @@ package app.unciala.server.license;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
-import app.unciala.core.license.LicenseKind;
+import app.unciala.core.license.Decision.Point;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.SlotView;
+import app.unciala.server.license.LicenseDraft.Quoted;
 import app.unciala.server.license.LicenseService.Recorded;
 import java.time.LocalDate;
 import java.util.List;
@@ -56,8 +58,8 @@ class LicenseTermsTest {
     void areSaidInWordsByTheirFields() {
         LicenseDraft terms =
                 LicenseTerms.checked(terms("Ostrel", List.of("client.example"), LocalDate.of(2030, 1, 1), null, "EUR"));
-        Map<String, String> words =
-                LicenseTerms.described(new Recorded("l", 0, terms, List.of(), Map.of("f", "Ostrel Text")));
+        Map<String, String> words = LicenseTerms.described(new Recorded(
+                "l", 0, terms, List.of(), Map.of("f", "Ostrel Text"), "", List.of(), List.of(), List.of()));
         assertThat(words)
                 .containsEntry("covers", "Ostrel Text (Bold)")
                 .containsEntry("webUse", "granted")
@@ -70,35 +72,33 @@ class LicenseTermsTest {
                 .containsEntry("formats", "any")
                 .containsEntry("begins", "2030-01-01")
                 .containsEntry("ends", "")
+                .containsEntry("domainLimit", "3")
+                .containsEntry("renews", "no")
+                .containsEntry("quotes", "“The name stays.”, page 2")
                 .containsEntry("price", "120.05 EUR");
         assertThat(words.values()).doesNotContainNull();
     }
 
     private static LicenseDraft terms(
             String name, List<String> domains, @Nullable LocalDate begins, @Nullable LocalDate ends, String currency) {
-        return new LicenseDraft(
-                name,
-                LicenseKind.PER_DOMAIN,
-                "Marrow Type",
-                List.of(new Covered("f", List.of(BOLD, BOLD))),
-                Clause.GRANTED,
-                Clause.NOT_STATED,
-                Clause.GRANTED,
-                Clause.REFUSED,
-                Clause.NOT_STATED,
-                Clause.REFUSED,
-                Clause.NOT_STATED,
-                Clause.REFUSED,
-                false,
-                domains,
-                true,
-                List.of(),
-                begins,
-                ends,
-                30,
-                12_005L,
-                currency,
-                "",
-                "");
+        return LicenseDraftBuilder.builder()
+                .name(name)
+                .basis(Basis.BOUGHT)
+                .vendor("Marrow Type")
+                .covers(List.of(new Covered("f", List.of(BOLD, BOLD))))
+                .webUse(Clause.GRANTED)
+                .cutting(Clause.GRANTED)
+                .renaming(Clause.REFUSED)
+                .thirdParty(Clause.REFUSED)
+                .development(Clause.REFUSED)
+                .domains(domains)
+                .domainLimit(3)
+                .anyFormat(true)
+                .begins(begins)
+                .ends(ends)
+                .price(12_005L)
+                .currency(currency)
+                .quotes(Map.of(Point.RENAMING, new Quoted("The name stays.", "page 2")))
+                .build();
     }
 }

@@ -72,8 +72,8 @@ class PackServiceTest {
     void prepare() {
         Role role = new Role(TextRole.RUNNING_TEXT, "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
         when(sites.get("s"))
-                .thenReturn(
-                        new Site("s", 0, "c", "Client", "Site", List.of("client.example"), List.of(role), Map.of()));
+                .thenReturn(new Site(
+                        "s", 0, "c", "Client", "Site", List.of("client.example"), List.of(), List.of(role), Map.of()));
         when(flags.comparison("s")).thenAnswer(call -> List.copyOf(rows));
         when(actor.name()).thenReturn("admin");
         when(store.get("sha")).thenReturn(FONT);

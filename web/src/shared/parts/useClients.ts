@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, bodyOf } from "../shared/api/client";
-import type { Client } from "../shared/api/types";
+import { api, bodyOf } from "../api/client";
+import type { Client } from "../api/types";
 
 /** All clients of the agency. */
 export function useClients() {

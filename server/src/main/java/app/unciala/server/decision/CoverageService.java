@@ -1,0 +1,262 @@
+package app.unciala.server.decision;
+
+import app.unciala.core.flag.CoverageTable;
+import app.unciala.core.flag.CoverageTable.Cell;
+import app.unciala.core.flag.Owner;
+import app.unciala.core.flag.Scope;
+import app.unciala.core.flag.Snapshot;
+import app.unciala.core.license.Decision;
+import app.unciala.core.license.Decision.Point;
+import app.unciala.core.license.FaceUse;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.License;
+import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.Verdict;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.SnapshotLoader;
+import app.unciala.server.listing.Cursor;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Families against sites: where each may be used, and where it is. */
+@Service
+public class CoverageService {
+    private static final String TROUBLE =
+            "(select count(*) from flag f where f.%s = t.id and f.gone is null and f.flag_group = 'UNLICENSED'"
+                    + " and f.severity = 'STOP')";
+
+    private static final String SITES = "t.deleted_at is null and (:client is null or t.client_id = :client)";
+
+    private final SnapshotLoader snapshots;
+    private final JdbcClient database;
+
+    CoverageService(SnapshotLoader snapshots, JdbcClient database) {
+        this.snapshots = snapshots;
+        this.database = database;
+    }
+
+    /** Which families and sites to cross; what is null is not asked for. {@code used} leaves out what no site asks for. */
+    public record CoverageFilter(
+            @Nullable String name, @Nullable String client, boolean used) {}
+
+    public record SiteHead(String id, String name, String clientId, String clientName) {}
+
+    /** A family on a site; {@code asked} when a text role of the site is set in it. */
+    public record Crossed(
+            String siteId,
+            Verdict verdict,
+            boolean asked,
+            @Schema(types = {"string", "null"}) @Nullable String licenseId,
+            boolean partly) {
+        static Crossed of(Cell cell) {
+            return new Crossed(
+                    cell.siteId(),
+                    cell.verdict(),
+                    cell.asked(),
+                    cell.licenseId().orElse(null),
+                    cell.partly());
+        }
+    }
+
+    public record FamilyRow(String familyId, String familyName, List<Crossed> crossings) {}
+
+    /** A part of the table: its columns and rows, those with trouble first, and where the next ones begin. */
+    public record Table(
+            List<SiteHead> sites,
+            @Schema(types = {"string", "null"}) @Nullable String nextSites,
+            List<FamilyRow> items,
+            @Schema(types = {"string", "null"}) @Nullable String next) {}
+
+    /** How many rows and columns the whole table has. */
+    public record Size(long families, long sites) {}
+
+    /** What one license says of a family on a site. */
+    public record Says(
+            String licenseId, String licenseName, Verdict verdict, List<Decision.Reason> reasons, boolean partly) {}
+
+    /**
+     * One crossing in full: the faces that the site asks for, and what each license that covers the family says, the
+     * best first. {@code lacking} are the domains of the site that the best one does not permit.
+     */
+    public record Explained(
+            String familyId,
+            String familyName,
+            String siteId,
+            String siteName,
+            Verdict verdict,
+            List<String> faces,
+            List<String> lacking,
+            List<Says> licenses) {}
+
+    @Transactional(readOnly = true)
+    public Table table(
+            CoverageFilter question, @Nullable String cursor, int limit, @Nullable String siteCursor, int siteLimit) {
+        int families = Cursor.limit(limit).max();
+        int columns = Cursor.limit(siteLimit).max();
+        int firstFamily = offset("cursor", cursor);
+        int firstSite = offset("siteCursor", siteCursor);
+        List<SiteHead> heads = heads(question, firstSite, columns + 1);
+        List<String> familyIds = familyIds(question, firstFamily, families + 1);
+        List<SiteHead> shown = heads.subList(0, Math.min(columns, heads.size()));
+        List<String> rows = familyIds.subList(0, Math.min(families, familyIds.size()));
+        Snapshot snapshot = load(rows, shown.stream().map(SiteHead::id).toList());
+        List<Snapshot.Site> sites = shown.stream()
+                .flatMap(head -> snapshot.site(head.id()).stream())
+                .toList();
+        CoverageTable table = new CoverageTable(snapshot);
+        return new Table(
+                shown,
+                heads.size() > columns ? String.valueOf(firstSite + columns) : null,
+                rows.stream()
+                        .map(id -> new FamilyRow(
+                                id,
+                                snapshot.family(id).orElseThrow().name(),
+                                table.row(id, sites).stream().map(Crossed::of).toList()))
+                        .toList(),
+                familyIds.size() > families ? String.valueOf(firstFamily + families) : null);
+    }
+
+    @Transactional(readOnly = true)
+    public Size size(CoverageFilter question) {
+        return new Size(
+                database.sql("select count(*) from family t where " + conditions(question))
+                        .param("name", pattern(question))
+                        .param("client", question.client())
+                        .query(Long.class)
+                        .single(),
+                database.sql("select count(*) from site t where " + SITES)
+                        .param("client", question.client())
+                        .query(Long.class)
+                        .single());
+    }
+
+    @Transactional(readOnly = true)
+    public Explained explain(String familyId, String siteId) {
+        Snapshot snapshot = load(List.of(familyId), List.of(siteId));
+        Snapshot.Family family = snapshot.family(familyId).orElseThrow(() -> Fault.notFound("family", familyId));
+        Snapshot.Site site = snapshot.site(siteId).orElseThrow(() -> Fault.notFound("site", siteId));
+        Cell cell = new CoverageTable(snapshot).row(familyId, List.of(site)).get(0);
+        List<Says> says = snapshot.licensesCovering(familyId).stream()
+                .map(license -> says(snapshot, license, site, familyId))
+                .sorted(Comparator.comparing(Says::verdict)
+                        .thenComparing(one -> !cell.licenseId().equals(Optional.of(one.licenseId()))))
+                .toList();
+        return new Explained(
+                familyId,
+                family.name(),
+                siteId,
+                site.name(),
+                cell.verdict(),
+                site.asks().stream()
+                        .filter(ask -> ask.familyId().equals(familyId))
+                        .map(ask -> ask.slot().label())
+                        .distinct()
+                        .toList(),
+                cell.licenseId()
+                        .flatMap(snapshot::license)
+                        .map(license -> lacking(snapshot, license, site))
+                        .orElse(List.of()),
+                says);
+    }
+
+    private static Says says(Snapshot snapshot, License license, Snapshot.Site site, String familyId) {
+        Map<Place, Decision> decisions = decisions(snapshot, license, site);
+        Set<Decision.Reason> reasons = new LinkedHashSet<>();
+        decisions.values().forEach(decision -> reasons.addAll(decision.against()));
+        if (reasons.isEmpty()) {
+            decisions.values().forEach(decision -> reasons.addAll(decision.reasons()));
+        }
+        return new Says(
+                license.id(),
+                license.name(),
+                decisions.values().stream().map(Decision::verdict).reduce(Verdict.ALLOWED, Verdict::and),
+                List.copyOf(reasons),
+                license.coversPartly(familyId));
+    }
+
+    private static List<String> lacking(Snapshot snapshot, License license, Snapshot.Site site) {
+        return decisions(snapshot, license, site).entrySet().stream()
+                .filter(decided ->
+                        decided.getValue().against().stream().anyMatch(reason -> reason.point() == Point.DOMAIN))
+                .map(decided -> decided.getKey().host().ascii())
+                .toList();
+    }
+
+    private static Map<Place, Decision> decisions(Snapshot snapshot, License license, Snapshot.Site site) {
+        return site.places().stream()
+                .collect(Collectors.toMap(
+                        place -> place,
+                        place -> LicenseDecider.decide(
+                                license,
+                                FaceUse.servingAnyFace(
+                                        Optional.of(place), Optional.of(site.clientId()), snapshot.today())),
+                        (a, b) -> a,
+                        LinkedHashMap::new));
+    }
+
+    private Snapshot load(List<String> familyIds, List<String> siteIds) {
+        return snapshots.load(Scope.of(Stream.concat(
+                familyIds.stream().map(Owner::family), siteIds.stream().map(Owner::site))));
+    }
+
+    private List<SiteHead> heads(CoverageFilter question, int offset, int limit) {
+        return database.sql("select t.id, t.name, t.client_id, c.name from site t join client c on c.id = t.client_id"
+                        + " where " + SITES
+                        + " order by " + TROUBLE.formatted("site_id") + " desc, t.name, t.id"
+                        + " limit :limit offset :offset")
+                .param("client", question.client())
+                .param("limit", limit)
+                .param("offset", offset)
+                .query((row, number) ->
+                        new SiteHead(row.getString(1), row.getString(2), row.getString(3), row.getString(4)))
+                .list();
+    }
+
+    private List<String> familyIds(CoverageFilter question, int offset, int limit) {
+        return database.sql("select t.id from family t where " + conditions(question) + " order by "
+                        + TROUBLE.formatted("family_id") + " desc, t.name, t.id limit :limit offset :offset")
+                .param("name", pattern(question))
+                .param("client", question.client())
+                .param("limit", limit)
+                .param("offset", offset)
+                .query((row, number) -> row.getString(1))
+                .list();
+    }
+
+    private static String conditions(CoverageFilter question) {
+        return "t.deleted_at is null and lower(t.name) like :name"
+                + (question.used()
+                        ? " and exists (select 1 from site_family l join site s on s.id = l.site_id"
+                                + " where l.family_id = t.id and s.deleted_at is null"
+                                + " and (:client is null or s.client_id = :client))"
+                        : "");
+    }
+
+    private static String pattern(CoverageFilter question) {
+        String name = question.name() == null ? "" : question.name();
+        return "%" + name.strip().toLowerCase(Locale.ROOT).replaceAll("[%_\\\\]", "") + "%";
+    }
+
+    private static int offset(String field, @Nullable String cursor) {
+        if (cursor == null || cursor.isBlank()) {
+            return 0;
+        }
+        if (!cursor.matches("[0-9]{1,7}")) {
+            throw Fault.invalid(field, "This cursor is none of this list.");
+        }
+        return Integer.parseInt(cursor);
+    }
+}

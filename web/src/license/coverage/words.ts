@@ -1,0 +1,51 @@
+import type { Crossed } from "../../shared/api/types";
+import { count, listed } from "../../shared/parts/format";
+
+/** What the coverage page says. */
+export const words = {
+  title: "Coverage",
+  below: "Families down, sites across: where each may be used, and where it is. Trouble comes first.",
+  filter: "Family",
+  client: "Client",
+  allClients: "all clients",
+  used: "in use only",
+  none: "No family and site to cross yet.",
+  loading: "…",
+  pick: "Walk with the arrow keys; a letter goes to the next family that begins with it.",
+  recordLicense: "Record a license",
+  askVendor: "Ask the vendor",
+  renew: "Renew it",
+  seeLicense: "See the license",
+  changeFace: "Change the face, or take it off the site",
+  noLicense: "No license covers it.",
+  partly: "It covers some faces only.",
+};
+
+const verdicts: Record<Crossed["verdict"], string> = {
+  ALLOWED: "allowed",
+  NOT_STATED: "not stated",
+  REFUSED: "refused",
+};
+
+export const signs: Record<Crossed["verdict"], string> = { ALLOWED: "✓", NOT_STATED: "?", REFUSED: "✕" };
+
+/** A crossing in words, for those who hear it. */
+export function cellInWords(family: string, site: string, cell: Crossed | undefined): string {
+  return cell
+    ? `${family} on ${site}: ${verdicts[cell.verdict]}, ${cell.asked ? "in use" : "not used"}`
+    : `${family} on ${site}`;
+}
+
+/** What a site asks of a family. */
+export function asksFor(faces: string[]): string {
+  return faces.length > 0 ? `It asks for ${listed(faces)}.` : "It does not use it.";
+}
+
+/** To name a domain on a license; the vendor has to permit it, which the license's page says. */
+export function nameOn(domain: string, license: string): string {
+  return `Name ${domain} on “${license}”`;
+}
+
+export function size(families: number, sites: number): string {
+  return `${count(families, "family", "families")} × ${count(sites, "site", "sites")}`;
+}
