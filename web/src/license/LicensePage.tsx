@@ -155,7 +155,6 @@ function OneLicense({ license, leaf }: { license: License; leaf: LeafOfLicense }
       {leaf === "history" && (
         <Line>
           <RecordHistory type="license" id={id} />
-          <DeleteLicense license={license} />
         </Line>
       )}
     </Leaf>
@@ -211,6 +210,9 @@ function Terms({ license, flags, notes }: TermsProps) {
         <Agreement license={license} />
       </Line>
       <AskTheVendor license={license} questions={flags.filter((flag) => flag.kind === "NOT_STATED")} />
+      <Line>
+        <DeleteLicense license={license} />
+      </Line>
     </>
   );
 }

@@ -219,7 +219,7 @@ describe("a license", () => {
         return new HttpResponse(null, { status: 204 });
       }),
     );
-    const { user, router } = await open("/licenses/l1/history", "Ostrel web license");
+    const { user, router } = await open("/licenses/l1/terms", "Ostrel web license");
     await user.click(screen.getByRole("button", { name: "Delete the license" }));
     const question = await screen.findByRole("dialog");
     expect(question).toHaveTextContent("2 sites stand on it");
