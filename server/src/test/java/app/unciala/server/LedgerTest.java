@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** The license ledger as CSV, and statements, over HTTP. */
@@ -36,6 +37,7 @@ class LedgerTest {
         Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "tarn.example"));
         terms.put("name", "=HYPERLINK(1)");
         terms.put("covers", List.of(Map.of("familyId", family, "faces", List.of(Samples.face(400, "upright")))));
+        terms.put("vendor", "Marrow Type");
         terms.put("holderId", client);
         terms.put("domainLimit", 3);
         terms.put("price", 12050);
@@ -47,19 +49,28 @@ class LedgerTest {
     }
 
     @Test
-    void isWrittenAndReadBackToTheSameTerms() {
-        String written = caller.get("/api/licenses.csv").text();
-        assertThat(written).startsWith("name,basis,spdx,").contains("'=HYPERLINK(1)", "Penmarrow {400/100/upright}");
+    void aCellIsNoFormulaAndNamesWhatIsCoveredByItsFaces() {
+        assertThat(caller.get("/api/licenses.csv").text())
+                .startsWith("name,basis,spdx,")
+                .contains("'=HYPERLINK(1)", "Penmarrow {400/100/upright}");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"csv", "json", "jsonld"})
+    void isWrittenAndReadBackToTheSameTerms(String form) {
+        String written = caller.get("/api/licenses." + form).text();
         JsonNode before = caller.get("/api/licenses/" + license).json();
         JsonNode again = read(written, false);
         assertThat(again.get("recorded").asInt()).isZero();
         assertThat(again.get("problems").get(0).get("message").asString())
                 .isEqualTo("A license “=HYPERLINK(1)” is recorded already.");
-        JsonNode report = read(written.replace("'=HYPERLINK(1)", "Copy"), false);
+        JsonNode report = read(written.replaceAll("'?=HYPERLINK\\(1\\)", "Copy-" + form), false);
         assertThat(report.get("problems")).isEmpty();
         assertThat(report.get("recorded").asInt()).isEqualTo(1);
-        JsonNode copy =
-                caller.get("/api/licenses?name=copy").json().get("items").get(0);
+        JsonNode copy = caller.get("/api/licenses?name=copy-" + form)
+                .json()
+                .get("items")
+                .get(0);
         Map<String, JsonNode> differing = new LinkedHashMap<>();
         copy.get("terms").properties().forEach(term -> {
             if (!term.getValue().equals(before.get("terms").get(term.getKey()))) {
@@ -67,6 +78,39 @@ class LedgerTest {
             }
         });
         assertThat(differing.keySet()).containsExactly("name");
+        caller.delete(
+                "/api/licenses/" + copy.get("id").asString(),
+                "\"" + copy.get("version").asLong() + "\"");
+    }
+
+    @Test
+    void oneLicenseIsAPolicyOfItsOwn() {
+        JsonNode policy = caller.get("/api/licenses/" + license + "/odrl").json();
+        assertThat(policy.get("type").asString()).isEqualTo("Agreement");
+        assertThat(policy.get("target").get(0).get("dct:title").asString()).isEqualTo("Penmarrow");
+        assertThat(policy.get("permission").toString()).contains("virtualLocation", "tarn.example", "2999-12-31");
+        assertThat(caller.get("/api/licenses/nothing/odrl").status()).isEqualTo(404);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"licenses\": [{\"name\": \"A\", \"color\": 1}]} | license 1 | color | There is no term “color”.",
+                "[{\"name\": \"A\"}, {\"name\": \"B\", \"ends\": \"soon\"}] | license 2 | ends | “soon” is no value",
+                "[7] | license 1 | '' | A license is an object.",
+                "[{\"name\": \"A\", \"covers\": [{\"faces\": []}]}] | license 1 | covers | the name of a “family”",
+                "[{\"name\": \"A\", \"covers\": [{\"family\": \"Nowhere\"}]}] | license 1 | covers | no family “Nowhere”",
+                "{\"license\": []} | '' | licenses | no list “licenses”",
+                "{\"licenses\": [ | line 1 | '' | This is no JSON",
+            })
+    void aProblemOfAJsonFileNamesTheLicenseAndTheTerm(String text, String place, String field, String message) {
+        JsonNode report = read(text, false);
+        JsonNode problem = report.get("problems").get(0);
+        assertThat(problem.get("place").asString()).isEqualTo(place);
+        assertThat(problem.get("field").asString()).isEqualTo(field);
+        assertThat(problem.get("message").asString()).contains(message);
+        assertThat(report.get("recorded").asInt()).isZero();
     }
 
     @ParameterizedTest
@@ -94,8 +138,8 @@ class LedgerTest {
         JsonNode report = read(text.replace("\\n", "\n"), false);
         assertThat(report.get("problems")).as(report.toString()).isNotNull();
         JsonNode problem = report.get("problems").get(0);
-        assertThat(problem.get("line").asLong()).isEqualTo(line);
-        assertThat(problem.get("column").asString()).isEqualTo(column);
+        assertThat(problem.get("place").asString()).isEqualTo("line " + line);
+        assertThat(problem.get("field").asString()).isEqualTo(column);
         assertThat(problem.get("message").asString()).contains(message);
         assertThat(report.get("recorded").asInt()).isZero();
         assertThat(caller.get("/api/licenses").json().get("items")).hasSize(before);
@@ -105,7 +149,7 @@ class LedgerTest {
     void checkingRecordsNothingAndAnotherEncodingIsRefused() {
         int before = caller.get("/api/licenses").json().get("items").size();
         JsonNode report = read("\ufeffname,web_use\r\nOne,granted\r\n\r\nTwo,Not stated\r\n", true);
-        assertThat(report.get("lines").asInt()).isEqualTo(2);
+        assertThat(report.get("licenses").asInt()).isEqualTo(2);
         assertThat(report.get("problems")).isEmpty();
         assertThat(caller.get("/api/licenses").json().get("items")).hasSize(before);
         assertThat(caller.upload(

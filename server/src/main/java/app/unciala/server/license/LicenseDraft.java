@@ -16,6 +16,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -194,6 +195,12 @@ public record LicenseDraft(
         confirmedBy = orEmpty(confirmedBy);
         quotes = quotes == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(quotes));
         notes = orEmpty(notes);
+    }
+
+    /** Whether terms have a field of a name. */
+    public static boolean hasField(String name) {
+        return Arrays.stream(LicenseDraft.class.getRecordComponents())
+                .anyMatch(component -> component.getName().equals(name));
     }
 
     /** The same terms for other families and faces. */

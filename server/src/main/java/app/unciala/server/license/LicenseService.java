@@ -162,6 +162,11 @@ public class LicenseService implements Reverser {
         return toRecords(licenses.changingBetween(after, until));
     }
 
+    /** The terms as they would be recorded, but for whether what they name exists; refused where they are none. */
+    public static LicenseDraft checked(LicenseDraft draft) {
+        return LicenseTerms.checked(draft);
+    }
+
     @Transactional
     public Recorded create(LicenseDraft draft) {
         changes.begin();

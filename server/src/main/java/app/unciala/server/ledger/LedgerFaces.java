@@ -1,7 +1,7 @@
-package app.unciala.server.license;
+package app.unciala.server.ledger;
 
 import app.unciala.server.inventory.SlotView;
-import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.ledger.LedgerEntry.NamedFaces;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -22,12 +22,9 @@ final class LedgerFaces {
 
     private LedgerFaces() {}
 
-    /** A family by its name, and the faces named of it; none stands for the whole family. */
-    record Named(String family, List<SlotView> faces) {}
-
-    static String written(Recorded license) {
-        return license.terms().covers().stream()
-                .map(covered -> license.familyNames().getOrDefault(covered.familyId(), covered.familyId())
+    static String written(List<NamedFaces> covers) {
+        return covers.stream()
+                .map(covered -> covered.family()
                         + (covered.faces().isEmpty()
                                 ? ""
                                 : covered.faces().stream()
@@ -36,7 +33,8 @@ final class LedgerFaces {
                 .collect(Collectors.joining("; "));
     }
 
-    private static String written(SlotView face) {
+    /** A face, such as {@code 400/100/upright}. */
+    static String written(SlotView face) {
         return range(face.weight(), face.weightMax()) + "/" + range(face.width(), face.widthMax()) + "/" + face.slope();
     }
 
@@ -49,12 +47,12 @@ final class LedgerFaces {
     }
 
     /** What a cell names; throws an {@link IllegalArgumentException} that quotes what cannot be read. */
-    static List<Named> read(String cell) {
-        List<Named> named = new ArrayList<>();
+    static List<NamedFaces> read(String cell) {
+        List<NamedFaces> named = new ArrayList<>();
         Matcher matcher = FAMILY.matcher(cell);
         int at = 0;
         while (at < cell.length() && matcher.find(at) && matcher.start() == at) {
-            named.add(new Named(matcher.group(1), matcher.group(2) == null ? List.of() : faces(matcher.group(2))));
+            named.add(new NamedFaces(matcher.group(1), matcher.group(2) == null ? List.of() : faces(matcher.group(2))));
             at = matcher.end();
         }
         if (at < cell.length()) {
@@ -70,7 +68,8 @@ final class LedgerFaces {
                 .toList();
     }
 
-    private static SlotView face(String text) {
+    /** The face that a text names; throws an {@link IllegalArgumentException} when it names none. */
+    static SlotView face(String text) {
         Matcher matcher = FACE.matcher(text);
         if (!matcher.matches()) {
             throw new IllegalArgumentException("“" + text + "” is no face; write it as 400/100/upright");

@@ -1,10 +1,11 @@
-package app.unciala.server.license;
+package app.unciala.server.ledger;
 
 import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.PermittedDomains.Counting;
 import app.unciala.server.license.LicenseDraft.PricePer;
-import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.license.LicenseDraftBuilder;
+import com.google.common.base.CaseFormat;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -23,9 +24,9 @@ enum LedgerColumn {
     SPDX(license -> license.terms().spdx(), LicenseDraftBuilder::spdx),
     VENDOR(license -> license.terms().vendor(), LicenseDraftBuilder::vendor),
     /** The name of the client who holds it; the agency when empty. Looked up apart. */
-    HOLDER(Recorded::holderName, (draft, text) -> {}),
+    HOLDER(LedgerEntry::holder, (draft, text) -> {}),
     /** The names of families, each with the faces named of it, as {@link LedgerFaces} writes them. Looked up apart. */
-    COVERS(LedgerFaces::written, (draft, text) -> {}),
+    COVERS(license -> LedgerFaces.written(license.covers()), (draft, text) -> {}),
     WEB_USE(license -> license.terms().webUse(), (draft, text) -> draft.webUse(word(Clause.class, text))),
     THIRD_PARTY(license -> license.terms().thirdParty(), (draft, text) -> draft.thirdParty(word(Clause.class, text))),
     INLINING(license -> license.terms().inlining(), (draft, text) -> draft.inlining(word(Clause.class, text))),
@@ -60,10 +61,10 @@ enum LedgerColumn {
     CONFIRMED_ON(license -> license.terms().confirmedOn(), (draft, text) -> draft.confirmedOn(LocalDate.parse(text))),
     NOTES(license -> license.terms().notes(), LicenseDraftBuilder::notes);
 
-    private final Function<Recorded, @Nullable Object> value;
+    private final Function<LedgerEntry, @Nullable Object> value;
     private final BiConsumer<LicenseDraftBuilder, String> setter;
 
-    LedgerColumn(Function<Recorded, @Nullable Object> value, BiConsumer<LicenseDraftBuilder, String> setter) {
+    LedgerColumn(Function<LedgerEntry, @Nullable Object> value, BiConsumer<LicenseDraftBuilder, String> setter) {
         this.value = value;
         this.setter = setter;
     }
@@ -73,6 +74,11 @@ enum LedgerColumn {
         return name().toLowerCase(Locale.ROOT);
     }
 
+    /** The name of the term in JSON, such as {@code webUse}. */
+    String camelCase() {
+        return CaseFormat.UPPER_UNDERSCORE.to(CaseFormat.LOWER_CAMEL, name());
+    }
+
     static Optional<LedgerColumn> headed(String heading) {
         return Arrays.stream(values())
                 .filter(column -> column.heading().equals(heading.strip().toLowerCase(Locale.ROOT)))
@@ -80,7 +86,7 @@ enum LedgerColumn {
     }
 
     /** What stands in the cell of a license. */
-    String cell(Recorded license) {
+    String cell(LedgerEntry license) {
         Object written = value.apply(license);
         if (written == null || Boolean.FALSE.equals(written)) {
             return "";
@@ -118,7 +124,7 @@ enum LedgerColumn {
                 .collect(Collectors.joining(", ", "one of ", ""));
     }
 
-    private static @Nullable Object price(Recorded license) {
+    private static @Nullable Object price(LedgerEntry license) {
         Long cents = license.terms().price();
         return cents == null || cents == 0 ? null : BigDecimal.valueOf(cents, 2).toPlainString();
     }

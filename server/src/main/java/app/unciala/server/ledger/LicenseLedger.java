@@ -1,0 +1,152 @@
+package app.unciala.server.ledger;
+
+import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Links;
+import app.unciala.server.ledger.LedgerEntry.NamedFaces;
+import app.unciala.server.ledger.LedgerEntry.ReadEntry;
+import app.unciala.server.license.Covered;
+import app.unciala.server.license.LicenseDraft;
+import app.unciala.server.license.LicenseDraftBuilder;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.listing.CsvText;
+import jakarta.validation.Validator;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** All licenses as a file, written and read. A file goes in as a whole or not at all. */
+@Service
+class LicenseLedger {
+    private static final int MOST_LICENSES = 5_000;
+
+    private final LicenseService licenses;
+    private final Links links;
+    private final Validator validator;
+    private final CsvLedger csv;
+    private final JsonLedger json;
+    private final OdrlLedger odrl;
+
+    LicenseLedger(
+            LicenseService licenses,
+            Links links,
+            Validator validator,
+            CsvLedger csv,
+            JsonLedger json,
+            OdrlLedger odrl) {
+        this.licenses = licenses;
+        this.links = links;
+        this.validator = validator;
+        this.csv = csv;
+        this.json = json;
+        this.odrl = odrl;
+    }
+
+    /** How many licenses the file has and how many were recorded: all of them, or none where there is any problem. */
+    record LedgerReport(int licenses, int recorded, List<LedgerProblem> problems) {}
+
+    @Transactional(readOnly = true)
+    String csv() {
+        return csv.written(all());
+    }
+
+    @Transactional(readOnly = true)
+    String json() {
+        return json.written(all());
+    }
+
+    @Transactional(readOnly = true)
+    String odrl() {
+        return odrl.written(all());
+    }
+
+    /** One license as an ODRL policy. */
+    @Transactional(readOnly = true)
+    String odrl(String id) {
+        return odrl.written(LedgerEntry.of(licenses.get(id)));
+    }
+
+    private List<LedgerEntry> all() {
+        return licenses.all().stream().map(LedgerEntry::of).toList();
+    }
+
+    /** Reads a file in any of the forms; records what it has if there is no problem and {@code record} says so. */
+    @Transactional
+    LedgerReport read(byte[] bytes, boolean record) {
+        String text = CsvText.decoded(bytes);
+        List<LedgerProblem> problems = new ArrayList<>();
+        List<ReadEntry> entries = formOf(text).read(text, problems);
+        if (entries.size() > MOST_LICENSES) {
+            problems.add(new LedgerProblem("", "", "A file has at most 5,000 licenses."));
+        }
+        List<LicenseDraft> drafts = new ArrayList<>();
+        if (problems.isEmpty()) {
+            Set<String> names = new HashSet<>(licenses.names());
+            entries.forEach(entry -> drafts.add(checked(entry, names, problems)));
+        }
+        boolean all = record && problems.isEmpty();
+        if (all) {
+            drafts.forEach(licenses::create);
+        }
+        return new LedgerReport(entries.size(), all ? drafts.size() : 0, problems);
+    }
+
+    private LedgerForm formOf(String text) {
+        String first = text.stripLeading();
+        if (!first.startsWith("{") && !first.startsWith("[")) {
+            return csv;
+        }
+        return first.contains("\"@context\"") ? odrl : json;
+    }
+
+    /** The license as it is recorded, with ids for names; what is wrong in it is added to the problems. */
+    private LicenseDraft checked(ReadEntry read, Set<String> names, List<LedgerProblem> problems) {
+        read.problems().forEach(problems::add);
+        LicenseDraft draft = LicenseDraftBuilder.builder(read.entry().terms())
+                .holderId(holder(read, problems))
+                .covers(covers(read, problems))
+                .build();
+        validator
+                .validate(draft)
+                .forEach(violation -> problems.add(new LedgerProblem(
+                        read.place(), violation.getPropertyPath().toString(), violation.getMessage())));
+        if (!draft.name().isBlank() && !names.add(draft.name().strip().toLowerCase(Locale.ROOT))) {
+            problems.add(
+                    new LedgerProblem(read.place(), "name", "A license “" + draft.name() + "” is recorded already."));
+        }
+        try {
+            return LicenseService.checked(draft);
+        } catch (Fault fault) {
+            problems.add(new LedgerProblem(read.place(), fault.field().orElse(""), fault.getMessage()));
+            return draft;
+        }
+    }
+
+    private @Nullable String holder(ReadEntry read, List<LedgerProblem> problems) {
+        String name = read.entry().holder();
+        if (name.isEmpty()) {
+            return null;
+        }
+        String id = links.clientNamed(name).orElse(null);
+        if (id == null) {
+            problems.add(new LedgerProblem(read.place(), "holder", "There is no client “" + name + "”."));
+        }
+        return id;
+    }
+
+    private List<Covered> covers(ReadEntry read, List<LedgerProblem> problems) {
+        List<Covered> covers = new ArrayList<>();
+        for (NamedFaces named : read.entry().covers()) {
+            links.familyNamed(named.family())
+                    .ifPresentOrElse(
+                            id -> covers.add(new Covered(id, named.faces())),
+                            () -> problems.add(new LedgerProblem(
+                                    read.place(), "covers", "There is no family “" + named.family() + "”.")));
+        }
+        return covers;
+    }
+}
