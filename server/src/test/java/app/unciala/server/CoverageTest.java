@@ -108,6 +108,25 @@ class CoverageTest {
     }
 
     @Test
+    void whichLicensesWouldAllowItOnceTheyWereExtendedIsSaid() {
+        JsonNode domain = caller.get("/api/coverage/" + licensed + "/" + other).json();
+        assertThat(domain.get("extensible")).hasSize(1);
+        assertThat(domain.get("extensible").get(0).get("family").asBoolean()).isFalse();
+        assertThat(domain.get("extensible").get(0).get("domains").get(0).asString())
+                .isEqualTo("quay.example");
+        JsonNode family = caller.get("/api/coverage/" + bare + "/" + site).json();
+        assertThat(family.get("extensible").get(0).get("licenseId").asString()).isEqualTo(license);
+        assertThat(family.get("extensible").get(0).get("family").asBoolean()).isTrue();
+        assertThat(family.get("extensible").get(0).get("domains")).isEmpty();
+        assertThat(caller.get("/api/coverage/" + bare + "/" + other).json().get("extensible"))
+                .as("no license of this site")
+                .isEmpty();
+        assertThat(caller.get("/api/coverage/" + licensed + "/" + site).json().get("extensible"))
+                .as("it is allowed already")
+                .isEmpty();
+    }
+
+    @Test
     void aLicenseSaysWhichHostsStandOnItsDomains() {
         JsonNode standing = caller.get("/api/licenses/" + license + "/standing").json();
         assertThat(standing.get("freePlaces").asInt()).isEqualTo(1);

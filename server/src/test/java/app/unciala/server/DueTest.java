@@ -6,12 +6,14 @@ import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
 
 /** What falls due of licenses, over HTTP. */
 class DueTest {
@@ -62,5 +64,42 @@ class DueTest {
         assertThat(caller.delete("/api/session/calendar").status()).isEqualTo(204);
         assertThat(stranger.get(next).status()).isEqualTo(404);
         assertThat(stranger.get("/api/due").status()).isEqualTo(401);
+    }
+
+    @Test
+    void costsAreDividedAmongTheClientsWhoseSitesStandOnALicense() {
+        Caller caller = SERVER.signIn();
+        String family = caller.hold("Osier-Regular.ttf");
+        caller.site("Alder", "alder.example", family, 400);
+        caller.site("Birch", "birch.example", family, 400);
+        LocalDate today = LocalDate.now();
+        record(caller, "Monthly", family, "CHF", 1001, "MONTH", today.toString());
+        record(caller, "Unused", caller.hold("Gannet-Regular.ttf"), "SEK", 500, "ONCE", today.toString());
+        record(caller, "Past", family, "NOK", 700, "ONCE", "2020-01-01");
+        JsonNode costs = caller.get("/api/costs?months=3").json();
+        assertThat(costs.get("months")).hasSize(3);
+        assertThat(costs.get("months").get(0).asString())
+                .isEqualTo(YearMonth.from(today).toString());
+        Map<String, String> rows = new LinkedHashMap<>();
+        costs.get("rows")
+                .forEach(row -> rows.put(
+                        row.get("clientName").asString() + " "
+                                + row.get("currency").asString(),
+                        row.get("months").toString() + row.get("total")));
+        assertThat(rows).containsEntry(" SEK", "[500,0,0]500").doesNotContainKey("Client of Alder NOK");
+        assertThat(List.of(rows.get("Client of Alder CHF"), rows.get("Client of Birch CHF")))
+                .as("one of them pays what does not divide")
+                .containsExactlyInAnyOrder("[501,501,501]1503", "[500,500,500]1500");
+        JsonNode total = costs.get("totals").get(0);
+        assertThat(total.get("currency").asString()).isEqualTo("CHF");
+        assertThat(total.get("total").asLong()).isEqualTo(3003);
+        assertThat(total.get("payments").asInt()).isEqualTo(3);
+    }
+
+    private static void record(
+            Caller caller, String name, String family, String currency, int price, String per, String next) {
+        Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "alder.example"));
+        terms.putAll(Map.of("name", name, "currency", currency, "price", price, "pricePer", per, "nextPayment", next));
+        assertThat(caller.send("POST", "/api/licenses", terms).status()).isEqualTo(201);
     }
 }

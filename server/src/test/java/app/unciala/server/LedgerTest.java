@@ -149,7 +149,7 @@ class LedgerTest {
     void checkingRecordsNothingAndAnotherEncodingIsRefused() {
         int before = caller.get("/api/licenses").json().get("items").size();
         JsonNode report = read("\ufeffname,web_use\r\nOne,granted\r\n\r\nTwo,Not stated\r\n", true);
-        assertThat(report.get("licenses").asInt()).isEqualTo(2);
+        assertThat(report.get("entries").asInt()).isEqualTo(2);
         assertThat(report.get("problems")).isEmpty();
         assertThat(caller.get("/api/licenses").json().get("items")).hasSize(before);
         assertThat(caller.upload(

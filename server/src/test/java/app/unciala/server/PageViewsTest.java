@@ -6,6 +6,7 @@ import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
+import java.nio.charset.StandardCharsets;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -55,6 +56,59 @@ class PageViewsTest {
                         .get("mended")
                         .asInt())
                 .isZero();
+    }
+
+    @Test
+    void aFileOfPageViewsGoesInAsAWholeOrNotAtAll() {
+        Caller caller = SERVER.signIn();
+        String family = caller.hold("Penmarrow-Regular.ttf");
+        String cafe = caller.site("Café Ostrel", "café.example", family, 400);
+        caller.site("Twins", "twin-one.example", family, 400);
+        caller.site("Twins", "twin-two.example", family, 400);
+        String good = "Site,Month,Page_views\r\nhttps://café.example/menu,2020-05,1200\r\ncafé ostrel,2020-06,0\r\n"
+                + "twin-two.example,2020-05,7\r\n";
+        JsonNode checked = file(caller, good, true);
+        assertThat(checked.get("problems")).isEmpty();
+        assertThat(checked.get("recorded").asInt()).isZero();
+        assertThat(file(caller, good, false).get("recorded").asInt()).isEqualTo(3);
+        JsonNode months = caller.get("/api/sites/" + cafe + "/page-views").json();
+        assertThat(months).hasSize(2);
+        assertThat(months.get(1).get("views").asLong()).isEqualTo(1200);
+        JsonNode wrong = file(
+                caller,
+                "site,month,page_views\nCafé Ostrel,2020-05,9\nNobody,2020-05,9\nTwins,2020-05,9\n"
+                        + "café.example,May,9\ncafé.example,2999-01,9\ncafé.example,2020-07,many\n"
+                        + "café.example,2020-08,-1\ncafé.example,2020-05,10\n",
+                false);
+        assertThat(wrong.get("recorded").asInt()).isZero();
+        assertThat(wrong.get("problems")
+                        .valueStream()
+                        .map(one -> one.get("place").asString()
+                                + " " + one.get("field").asString() + ": "
+                                + one.get("message").asString()))
+                .containsExactly(
+                        "line 3 site: No site is called “Nobody”, and none has it among its domains.",
+                        "line 4 site: Several sites are called “Twins”; write one of the site’s domains.",
+                        "line 5 month: “May” is not a month such as 2030-04.",
+                        "line 6 month: This month is still to come.",
+                        "line 7 page_views: “many” is not a whole number of page views, such as 61300.",
+                        "line 8 page_views: “-1” is not a whole number of page views, such as 61300.",
+                        "line 9 month: This month of this site stands twice in the file.");
+        assertThat(caller.get("/api/sites/" + cafe + "/page-views").json()).isEqualTo(months);
+        assertThat(file(caller, "site,month\nA,2020-01\n", false)
+                        .get("problems")
+                        .get(0)
+                        .get("message")
+                        .asString())
+                .isEqualTo("The column “page_views” is missing.");
+    }
+
+    private static JsonNode file(Caller caller, String text, boolean check) {
+        return caller.upload(
+                        "/api/page-views?check=" + check,
+                        "file",
+                        Map.of("views.csv", text.getBytes(StandardCharsets.UTF_8)))
+                .json();
     }
 
     private static Answer read(Caller caller, String site, String month, long views) {

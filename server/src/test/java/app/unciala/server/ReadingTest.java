@@ -1,25 +1,18 @@
 package app.unciala.server;
 
+import static app.unciala.server.testing.Documents.pdf;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
-import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
@@ -112,31 +105,5 @@ class ReadingTest {
         Answer answer = read(name, bytes);
         assertThat(answer.status()).as(name).isEqualTo(422);
         return answer.json().get("detail").asString();
-    }
-
-    @SafeVarargs
-    private static byte[] pdf(String password, List<String>... pages) throws IOException {
-        try (PDDocument document = new PDDocument()) {
-            for (List<String> lines : pages) {
-                PDPage page = new PDPage();
-                document.addPage(page);
-                try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                    content.beginText();
-                    content.setFont(new PDType1Font(FontName.HELVETICA), 12);
-                    content.newLineAtOffset(50, 700);
-                    for (String line : lines) {
-                        content.showText(line);
-                        content.newLineAtOffset(0, -40);
-                    }
-                    content.endText();
-                }
-            }
-            if (password != null) {
-                document.protect(new StandardProtectionPolicy(password, password, new AccessPermission()));
-            }
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            document.save(out);
-            return out.toByteArray();
-        }
     }
 }

@@ -44,8 +44,9 @@ public final class LicenseSentence {
         if (families.isEmpty()) {
             return "";
         }
-        boolean some =
-                license.covers().stream().allMatch(coverage -> !coverage.faces().isEmpty());
+        boolean some = !license.covers().isEmpty()
+                && license.covers().stream()
+                        .allMatch(coverage -> !coverage.faces().isEmpty());
         return (some ? "The faces named of " : "") + several(families, "family", "families");
     }
 

@@ -1,10 +1,13 @@
 package app.unciala.server.decision;
 
+import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.CoverageTable;
 import app.unciala.core.flag.CoverageTable.Cell;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.flag.Snapshot;
+import app.unciala.core.license.Amendment;
+import app.unciala.core.license.Amendment.Wish;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.FaceUse;
@@ -39,6 +42,8 @@ public class CoverageService {
                     + " and f.severity = 'STOP')";
 
     private static final String SITES = "t.deleted_at is null and (:client is null or t.client_id = :client)";
+
+    private static final int MOST_EXTENSIBLE = 20;
 
     private final SnapshotLoader snapshots;
     private final JdbcClient database;
@@ -88,8 +93,15 @@ public class CoverageService {
             String licenseId, String licenseName, Verdict verdict, List<Decision.Reason> reasons, boolean partly) {}
 
     /**
+     * A license that would allow the family on the site once its vendor agreed to more; {@code family} when it does not
+     * cover the whole family, {@code domains} that it does not permit.
+     */
+    public record Extensible(String licenseId, String licenseName, boolean family, List<String> domains) {}
+
+    /**
      * One crossing in full: the faces that the site asks for, and what each license that covers the family says, the
-     * best first. {@code lacking} are the domains of the site that the best one does not permit.
+     * best first. {@code lacking} are the domains of the site that the best one does not permit; {@code extensible} the
+     * licenses for this family, or for others of the site, that would allow it once they were extended.
      */
     public record Explained(
             String familyId,
@@ -99,7 +111,8 @@ public class CoverageService {
             Verdict verdict,
             List<String> faces,
             List<String> lacking,
-            List<Says> licenses) {}
+            List<Says> licenses,
+            List<Extensible> extensible) {}
 
     @Transactional(readOnly = true)
     public Table table(
@@ -169,7 +182,29 @@ public class CoverageService {
                         .flatMap(snapshot::license)
                         .map(license -> lacking(snapshot, license, site))
                         .orElse(List.of()),
-                says);
+                says,
+                cell.verdict() == Verdict.ALLOWED ? List.of() : extensible(snapshot, site, familyId));
+    }
+
+    private static List<Extensible> extensible(Snapshot snapshot, Snapshot.Site site, String familyId) {
+        Wish wish = new Wish(familyId, site.places(), site.clientId(), snapshot.today());
+        return Stream.concat(Stream.of(familyId), site.asks().stream().map(ask -> ask.familyId()))
+                .distinct()
+                .flatMap(family -> snapshot.licensesCovering(family).stream())
+                .distinct()
+                .flatMap(license -> Amendment.of(license, wish).stream()
+                        .map(amendment -> new Extensible(
+                                license.id(),
+                                license.name(),
+                                amendment.family(),
+                                amendment.domains().stream()
+                                        .map(DomainName::ascii)
+                                        .toList())))
+                .sorted(Comparator.comparing((Extensible one) -> one.family())
+                        .thenComparing(one -> one.domains().size())
+                        .thenComparing(Extensible::licenseName))
+                .limit(MOST_EXTENSIBLE)
+                .toList();
     }
 
     private static Says says(Snapshot snapshot, License license, Snapshot.Site site, String familyId) {

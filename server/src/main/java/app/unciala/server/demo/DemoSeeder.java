@@ -28,6 +28,7 @@ import app.unciala.server.intake.IntakeService.Upload;
 import app.unciala.server.intake.IntakeState;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.Covered;
+import app.unciala.server.license.DocumentKind;
 import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraft.PricePer;
 import app.unciala.server.license.LicenseDraftBuilder;
@@ -35,6 +36,7 @@ import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.site.ClientService;
+import app.unciala.server.site.PageViewsService;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.SiteDraft;
 import app.unciala.server.storage.FileStore;
@@ -77,6 +79,7 @@ class DemoSeeder {
     private final LicenseService licenses;
     private final ClientService clients;
     private final SiteService sites;
+    private final PageViewsService pageViews;
     private final PackService packs;
     private final FlagService flags;
     private final FlagDecisions decisions;
@@ -95,6 +98,7 @@ class DemoSeeder {
             LicenseService licenses,
             ClientService clients,
             SiteService sites,
+            PageViewsService pageViews,
             PackService packs,
             FlagService flags,
             FlagDecisions decisions,
@@ -109,6 +113,7 @@ class DemoSeeder {
         this.licenses = licenses;
         this.clients = clients;
         this.sites = sites;
+        this.pageViews = pageViews;
         this.packs = packs;
         this.flags = flags;
         this.decisions = decisions;
@@ -203,7 +208,7 @@ class DemoSeeder {
 
     private void read(Views views) {
         YearMonth month = YearMonth.now(clock).minusMonths(views.monthsAgo());
-        sites.recordPageViews(siteIds.get(views.site()), month, views.views());
+        pageViews.record(siteIds.get(views.site()), month, views.views());
     }
 
     /** Accepts a whole archive, clashes and repeats too, as somebody in a hurry does. */
@@ -271,6 +276,7 @@ class DemoSeeder {
             licenses.attach(
                     license.id(),
                     license.version(),
+                    DocumentKind.AGREEMENT,
                     deal.name() + ".txt",
                     store.put(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8))));
         }

@@ -15,6 +15,7 @@ import app.unciala.server.intake.ReadFile.Kind;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.license.Covered;
+import app.unciala.server.license.DocumentKind;
 import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
@@ -210,6 +211,7 @@ public class Acceptance {
                     .ifPresent(text -> licenses.attach(
                             made.id(),
                             made.version(),
+                            DocumentKind.AGREEMENT,
                             Texts.cut(Texts.baseName(text.path()), 300),
                             new Stored(text.sha256(), text.bytes())));
             recorded.add(made.id());

@@ -2,8 +2,10 @@ package app.unciala.server.inventory;
 
 import app.unciala.core.flag.Scope;
 import app.unciala.server.fault.Fault;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -74,6 +76,20 @@ public class Links implements Scope.Links {
         return names;
     }
 
+    /** The clients of the sites that ask for what licenses cover, by license; a client once for each of its sites. */
+    public Map<String, List<String>> clientsOn(Collection<String> licenseIds) {
+        Map<String, List<String>> clients = new TreeMap<>();
+        Parts.of(licenseIds, ids -> database.sql("select distinct l.license_id, s.client_id, s.id from license_family l"
+                        + " join site_family f on f.family_id = l.family_id"
+                        + " join site s on s.id = f.site_id and s.deleted_at is null"
+                        + " where l.license_id in (:ids) order by s.client_id, s.id")
+                .param("ids", ids)
+                .query((row, number) -> clients.computeIfAbsent(row.getString(1), id -> new ArrayList<>())
+                        .add(row.getString(2)))
+                .list());
+        return clients;
+    }
+
     /** The client of a name, however its letters are written. */
     public Optional<String> clientNamed(String name) {
         return first("select id from client where deleted_at is null and lower(name) = lower(:name)", name);
@@ -104,6 +120,16 @@ public class Links implements Scope.Links {
                                 .add(row.getString(2)))
                         .list());
         return families;
+    }
+
+    /**
+     * What a change of a site touches: itself, and the licenses with a limit on page views that its families are covered
+     * by, as its readings count there.
+     */
+    public Scope scopeOfSite(String siteId, Set<String> familyIds) {
+        return limitedLicenses(familyIds).entrySet().stream()
+                .map(license -> Scope.ofLicense(license.getKey(), license.getValue(), this))
+                .reduce(Scope.ofSite(siteId, familyIds), Scope::and);
     }
 
     public void ofSite(String siteId, Collection<String> familyIds) {

@@ -5,6 +5,7 @@ import app.unciala.server.ledger.LedgerEntry.ReadEntry;
 import app.unciala.server.ledger.LedgerEntry.Wrong;
 import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.listing.CsvText;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import java.time.DateTimeException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -31,15 +32,9 @@ class CsvLedger implements LedgerForm {
     }
 
     @Override
-    public List<ReadEntry> read(String text, List<LedgerProblem> problems) {
-        return CsvText.lines(
-                        text,
-                        headings(),
-                        List.of(LedgerColumn.NAME.heading()),
-                        wrong -> problems.add(
-                                new LedgerProblem("line " + wrong.line(), wrong.column(), wrong.message())))
-                .stream()
-                .map(line -> entry("line " + line.number(), line.cells()))
+    public List<ReadEntry> read(String text, List<FileProblem> problems) {
+        return CsvText.lines(text, headings(), List.of(LedgerColumn.NAME.heading()), problems::add).stream()
+                .map(line -> entry(line.place(), line.cells()))
                 .toList();
     }
 

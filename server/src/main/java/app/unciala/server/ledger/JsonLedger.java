@@ -6,6 +6,7 @@ import app.unciala.server.ledger.LedgerEntry.ReadEntry;
 import app.unciala.server.ledger.LedgerEntry.Wrong;
 import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraftBuilder;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -56,17 +57,17 @@ class JsonLedger implements LedgerForm {
     }
 
     @Override
-    public List<ReadEntry> read(String text, List<LedgerProblem> problems) {
+    public List<ReadEntry> read(String text, List<FileProblem> problems) {
         List<ReadEntry> entries = new ArrayList<>();
         try {
             JsonNode file = mapper.readTree(text);
             JsonNode licenses = file.isArray() ? file : file.path(LICENSES);
             if (!licenses.isArray()) {
-                problems.add(new LedgerProblem("", LICENSES, "The file has no list “licenses”."));
+                problems.add(new FileProblem("", LICENSES, "The file has no list “licenses”."));
             }
             licenses.forEach(license -> entries.add(entry("license " + (entries.size() + 1), license)));
         } catch (JacksonException e) {
-            problems.add(new LedgerProblem(
+            problems.add(new FileProblem(
                     "line " + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()),
                     "",
                     "This is no JSON: " + e.getOriginalMessage() + "."));

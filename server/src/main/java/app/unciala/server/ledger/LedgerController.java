@@ -2,7 +2,7 @@ package app.unciala.server.ledger;
 
 import app.unciala.server.fault.Fault;
 import app.unciala.server.http.Uploads;
-import app.unciala.server.ledger.LicenseLedger.LedgerReport;
+import app.unciala.server.listing.ImportReport;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.MediaType;
@@ -59,7 +59,7 @@ class LedgerController {
      * JSON or ODRL, as its beginning tells.
      */
     @PostMapping(path = "/licenses/ledger", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    LedgerReport read(@RequestPart MultipartFile file, @RequestParam(defaultValue = "false") boolean check)
+    ImportReport read(@RequestPart MultipartFile file, @RequestParam(defaultValue = "false") boolean check)
             throws IOException {
         if (file.getSize() > LONGEST) {
             throw Fault.invalid("file", "A ledger has at most 20 MB.");

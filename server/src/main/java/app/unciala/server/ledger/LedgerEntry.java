@@ -5,6 +5,7 @@ import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.Covered;
 import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -25,8 +26,8 @@ record LedgerEntry(LicenseDraft terms, String holder, List<NamedFaces> covers, L
 
     /** A license that was read from a file, with the place where it stands in it and what is wrong in it. */
     record ReadEntry(String place, LedgerEntry entry, List<Wrong> wrong) {
-        Stream<LedgerProblem> problems() {
-            return wrong.stream().map(one -> new LedgerProblem(place, one.field(), one.message()));
+        Stream<FileProblem> problems() {
+            return wrong.stream().map(one -> new FileProblem(place, one.field(), one.message()));
         }
     }
 

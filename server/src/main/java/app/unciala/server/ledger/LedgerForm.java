@@ -1,6 +1,7 @@
 package app.unciala.server.ledger;
 
 import app.unciala.server.ledger.LedgerEntry.ReadEntry;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import java.util.List;
 
 /** A form in which licenses are written into a file and read from it. */
@@ -8,5 +9,5 @@ interface LedgerForm {
     String written(List<LedgerEntry> licenses);
 
     /** What a file says; problems that belong to no license are added to {@code problems}. */
-    List<ReadEntry> read(String text, List<LedgerProblem> problems);
+    List<ReadEntry> read(String text, List<FileProblem> problems);
 }

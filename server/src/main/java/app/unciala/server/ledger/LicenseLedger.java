@@ -9,6 +9,8 @@ import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.listing.CsvText;
+import app.unciala.server.listing.ImportReport;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import jakarta.validation.Validator;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -46,9 +48,6 @@ class LicenseLedger {
         this.odrl = odrl;
     }
 
-    /** How many licenses the file has and how many were recorded: all of them, or none where there is any problem. */
-    record LedgerReport(int licenses, int recorded, List<LedgerProblem> problems) {}
-
     @Transactional(readOnly = true)
     String csv() {
         return csv.written(all());
@@ -76,12 +75,12 @@ class LicenseLedger {
 
     /** Reads a file in any of the forms; records what it has if there is no problem and {@code record} says so. */
     @Transactional
-    LedgerReport read(byte[] bytes, boolean record) {
+    ImportReport read(byte[] bytes, boolean record) {
         String text = CsvText.decoded(bytes);
-        List<LedgerProblem> problems = new ArrayList<>();
+        List<FileProblem> problems = new ArrayList<>();
         List<ReadEntry> entries = formOf(text).read(text, problems);
         if (entries.size() > MOST_LICENSES) {
-            problems.add(new LedgerProblem("", "", "A file has at most 5,000 licenses."));
+            problems.add(new FileProblem("", "", "A file has at most 5,000 licenses."));
         }
         List<LicenseDraft> drafts = new ArrayList<>();
         if (problems.isEmpty()) {
@@ -92,7 +91,7 @@ class LicenseLedger {
         if (all) {
             drafts.forEach(licenses::create);
         }
-        return new LedgerReport(entries.size(), all ? drafts.size() : 0, problems);
+        return new ImportReport(entries.size(), all ? drafts.size() : 0, problems);
     }
 
     private LedgerForm formOf(String text) {
@@ -104,7 +103,7 @@ class LicenseLedger {
     }
 
     /** The license as it is recorded, with ids for names; what is wrong in it is added to the problems. */
-    private LicenseDraft checked(ReadEntry read, Set<String> names, List<LedgerProblem> problems) {
+    private LicenseDraft checked(ReadEntry read, Set<String> names, List<FileProblem> problems) {
         read.problems().forEach(problems::add);
         LicenseDraft draft = LicenseDraftBuilder.builder(read.entry().terms())
                 .holderId(holder(read, problems))
@@ -112,39 +111,39 @@ class LicenseLedger {
                 .build();
         validator
                 .validate(draft)
-                .forEach(violation -> problems.add(new LedgerProblem(
+                .forEach(violation -> problems.add(new FileProblem(
                         read.place(), violation.getPropertyPath().toString(), violation.getMessage())));
         if (!draft.name().isBlank() && !names.add(draft.name().strip().toLowerCase(Locale.ROOT))) {
             problems.add(
-                    new LedgerProblem(read.place(), "name", "A license “" + draft.name() + "” is recorded already."));
+                    new FileProblem(read.place(), "name", "A license “" + draft.name() + "” is recorded already."));
         }
         try {
             return LicenseService.checked(draft);
         } catch (Fault fault) {
-            problems.add(new LedgerProblem(read.place(), fault.field().orElse(""), fault.getMessage()));
+            problems.add(new FileProblem(read.place(), fault.field().orElse(""), fault.getMessage()));
             return draft;
         }
     }
 
-    private @Nullable String holder(ReadEntry read, List<LedgerProblem> problems) {
+    private @Nullable String holder(ReadEntry read, List<FileProblem> problems) {
         String name = read.entry().holder();
         if (name.isEmpty()) {
             return null;
         }
         String id = links.clientNamed(name).orElse(null);
         if (id == null) {
-            problems.add(new LedgerProblem(read.place(), "holder", "There is no client “" + name + "”."));
+            problems.add(new FileProblem(read.place(), "holder", "There is no client “" + name + "”."));
         }
         return id;
     }
 
-    private List<Covered> covers(ReadEntry read, List<LedgerProblem> problems) {
+    private List<Covered> covers(ReadEntry read, List<FileProblem> problems) {
         List<Covered> covers = new ArrayList<>();
         for (NamedFaces named : read.entry().covers()) {
             links.familyNamed(named.family())
                     .ifPresentOrElse(
                             id -> covers.add(new Covered(id, named.faces())),
-                            () -> problems.add(new LedgerProblem(
+                            () -> problems.add(new FileProblem(
                                     read.place(), "covers", "There is no family “" + named.family() + "”.")));
         }
         return covers;

@@ -1,6 +1,7 @@
 package app.unciala.server.ledger;
 
 import app.unciala.server.ledger.LedgerEntry.ReadEntry;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import com.apicatalog.jsonld.JsonLd;
 import com.apicatalog.jsonld.JsonLdError;
 import com.apicatalog.jsonld.JsonLdErrorCode;
@@ -57,7 +58,7 @@ class OdrlLedger implements LedgerForm {
     }
 
     @Override
-    public List<ReadEntry> read(String text, List<LedgerProblem> problems) {
+    public List<ReadEntry> read(String text, List<FileProblem> problems) {
         List<ReadEntry> entries = new ArrayList<>();
         try {
             JsonNode expanded = MAPPER.readTree(JsonLd.expand(JsonDocument.of(new StringReader(text)))
@@ -71,10 +72,10 @@ class OdrlLedger implements LedgerForm {
                 }
             }
             if (entries.isEmpty()) {
-                problems.add(new LedgerProblem("", "", "The file has no ODRL policy of a known type."));
+                problems.add(new FileProblem("", "", "The file has no ODRL policy of a known type."));
             }
         } catch (JsonLdError e) {
-            problems.add(new LedgerProblem("", "", "This is no JSON-LD that can be read here: " + reason(e) + "."));
+            problems.add(new FileProblem("", "", "This is no JSON-LD that can be read here: " + reason(e) + "."));
         }
         return entries;
     }

@@ -2,6 +2,8 @@ package app.unciala.server.license;
 
 import app.unciala.server.license.LicenseService.Agreement;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
@@ -17,6 +19,10 @@ class AgreementEntity {
     private String fileName = "";
     private String sha256 = "";
     private long bytes;
+
+    @Enumerated(EnumType.STRING)
+    private DocumentKind kind = DocumentKind.AGREEMENT;
+
     private Instant addedAt = Instant.EPOCH;
     private String addedBy = "";
 
@@ -28,6 +34,7 @@ class AgreementEntity {
         fileName = agreement.fileName();
         sha256 = agreement.sha256();
         bytes = agreement.bytes();
+        kind = agreement.kind();
         addedAt = agreement.addedAt();
         addedBy = agreement.addedBy();
     }
@@ -37,6 +44,6 @@ class AgreementEntity {
     }
 
     Agreement toRecord() {
-        return new Agreement(id, fileName, sha256, bytes, addedAt, addedBy);
+        return new Agreement(id, kind, fileName, sha256, bytes, addedAt, addedBy);
     }
 }

@@ -1,5 +1,6 @@
 package app.unciala.server.license;
 
+import app.unciala.server.license.CostService.CostTable;
 import app.unciala.server.license.DueDates.Due;
 import java.util.List;
 import org.springframework.http.CacheControl;
@@ -14,17 +15,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What falls due, as a list and as a calendar to subscribe to. */
+/** What falls due and what it costs, as a list and as a calendar to subscribe to. */
 @RestController
 @RequestMapping("/api")
 class DueController {
     private static final int MOST_MONTHS = 60;
 
     private final DueDates dueDates;
+    private final CostService costs;
     private final CalendarService calendars;
 
-    DueController(DueDates dueDates, CalendarService calendars) {
+    DueController(DueDates dueDates, CostService costs, CalendarService calendars) {
         this.dueDates = dueDates;
+        this.costs = costs;
         this.calendars = calendars;
     }
 
@@ -35,7 +38,17 @@ class DueController {
 
     @GetMapping("/due")
     List<Due> due(@RequestParam(defaultValue = "18") int months) {
-        return dueDates.within(Math.max(1, Math.min(MOST_MONTHS, months)));
+        return dueDates.within(clamped(months));
+    }
+
+    /** What licenses cost in this month and those after it, by client. */
+    @GetMapping("/costs")
+    CostTable costs(@RequestParam(defaultValue = "12") int months) {
+        return costs.within(clamped(months));
+    }
+
+    private static int clamped(int months) {
+        return Math.max(1, Math.min(MOST_MONTHS, months));
     }
 
     @GetMapping("/session/calendar")

@@ -73,12 +73,13 @@ class LicenseController {
     ResponseEntity<Recorded> attach(
             @PathVariable String id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            @RequestParam(defaultValue = "AGREEMENT") DocumentKind kind,
             @RequestPart MultipartFile file)
             throws IOException {
         long version = Versions.expected(ifMatch);
         licenses.get(id);
         try (InputStream in = file.getInputStream()) {
-            Recorded license = licenses.attach(id, version, Uploads.name(file, "agreement"), store.put(in));
+            Recorded license = licenses.attach(id, version, kind, Uploads.name(file, "document"), store.put(in));
             return Versions.tagged(license.version(), license);
         }
     }

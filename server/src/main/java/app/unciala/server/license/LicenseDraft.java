@@ -208,6 +208,20 @@ public record LicenseDraft(
         return LicenseDraftBuilder.builder(this).covers(others).build();
     }
 
+    /** The terms alone, without what belongs to one purchase: what is covered, who holds it, days and proofs. */
+    public LicenseDraft ofNoPurchase() {
+        return LicenseDraftBuilder.builder(this)
+                .covers(List.of())
+                .holderId(null)
+                .begins(null)
+                .ends(null)
+                .nextPayment(null)
+                .proof("")
+                .confirmedBy("")
+                .confirmedOn(null)
+                .build();
+    }
+
     /** What is said of each act. */
     Map<Act, Clause> acts() {
         return Map.of(

@@ -27,4 +27,8 @@ interface LicenseRepository extends JpaRepository<LicenseEntity, String> {
     @Query("select license from LicenseEntity license where license.ends between :first and :last"
             + " or license.noticeFrom between :first and :last or license.nextPayment between :first and :last")
     List<LicenseEntity> dueBetween(LocalDate first, LocalDate last);
+
+    /** The licenses that may be paid for by a day: their next payment, or an end by which they renew, is not later. */
+    @Query("select license from LicenseEntity license where license.nextPayment <= :last or license.ends <= :last")
+    List<LicenseEntity> payingBy(LocalDate last);
 }

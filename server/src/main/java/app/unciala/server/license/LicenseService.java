@@ -82,8 +82,15 @@ public class LicenseService implements Reverser {
         this.clock = clock;
     }
 
-    /** An agreement as a stored file. */
-    public record Agreement(String id, String fileName, String sha256, long bytes, Instant addedAt, String addedBy) {}
+    /** A document of a license, as a stored file. */
+    public record Agreement(
+            String id,
+            DocumentKind kind,
+            String fileName,
+            String sha256,
+            long bytes,
+            Instant addedAt,
+            String addedBy) {}
 
     /**
      * A license as recorded.
@@ -167,6 +174,13 @@ public class LicenseService implements Reverser {
         return LicenseTerms.checked(draft);
     }
 
+    /** What a license on these terms would allow today, in sentences. */
+    public List<String> allows(LicenseDraft terms) {
+        License license = LicenseTerms.toLicense(
+                new Recorded("", 0, terms, List.of(), Map.of(), "", List.of(), List.of(), List.of()));
+        return LicenseSentence.of(license, List.of("A family"), LocalDate.now(clock));
+    }
+
     @Transactional
     public Recorded create(LicenseDraft draft) {
         changes.begin();
@@ -194,12 +208,12 @@ public class LicenseService implements Reverser {
         return edited;
     }
 
-    /** Attaches an agreement whose bytes are stored already. */
+    /** Attaches a document whose bytes are stored already. */
     @Transactional
-    public Recorded attach(String id, long expectedVersion, String fileName, Stored stored) {
+    public Recorded attach(String id, long expectedVersion, DocumentKind kind, String fileName, Stored stored) {
         changes.begin();
         if (stored.bytes() == 0) {
-            throw Fault.invalid("file", "“" + fileName + "” is empty; attach the agreement itself.");
+            throw Fault.invalid("file", "“" + fileName + "” is empty; attach the " + kind.words() + " itself.");
         }
         if (fileName.isBlank() || fileName.length() > LONGEST_FILE_NAME) {
             throw Fault.invalid("file", "A file’s name has between 1 and 300 characters.");
@@ -207,11 +221,14 @@ public class LicenseService implements Reverser {
         LicenseEntity license = find(id, expectedVersion);
         license.attach();
         licenses.saveAndFlush(license);
-        Agreement agreement =
-                new Agreement(Ids.next(), fileName, stored.sha256(), stored.bytes(), clock.instant(), actor.name());
+        Agreement agreement = new Agreement(
+                Ids.next(), kind, fileName, stored.sha256(), stored.bytes(), clock.instant(), actor.name());
         agreements.save(new AgreementEntity(id, agreement));
-        history.record(
-                Deed.of("license", id, license.name(), "Attached “" + fileName + "” to “" + license.name() + "”"));
+        history.record(Deed.of(
+                "license",
+                id,
+                license.name(),
+                "Attached “" + fileName + "” (" + kind.words() + ") to “" + license.name() + "”"));
         changes.touched(Scope.ofLicense(id, license.familyIds(), links));
         return toRecord(license);
     }

@@ -13,8 +13,11 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,12 +31,16 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/licenses")
 class ReadingController {
+    private static final int MOST_PAGES = 200;
+
     private final AgreementText texts;
+    private final DocumentPictures pictures;
     private final LicenseService licenses;
     private final FileStore store;
 
-    ReadingController(AgreementText texts, LicenseService licenses, FileStore store) {
+    ReadingController(AgreementText texts, DocumentPictures pictures, LicenseService licenses, FileStore store) {
         this.texts = texts;
+        this.pictures = pictures;
         this.licenses = licenses;
         this.store = store;
     }
@@ -66,11 +73,42 @@ class ReadingController {
         return ReadAgreement.of(List.of(new AgreementPage(0, pasted.text())));
     }
 
-    /** Reads the latest document of a license again. */
+    /** How a document is shown: as pictures of its pages, or as text where it has none. */
+    record ShownDocument(int pages, String text) {}
+
+    @GetMapping("/{id}/documents/{documentId}")
+    ShownDocument show(@PathVariable String id, @PathVariable String documentId) {
+        Agreement document = document(id, documentId);
+        Path file = store.file(document.sha256());
+        int pages = pictures.pages(file, document.fileName());
+        String text = pages > 0
+                ? ""
+                : texts.read(file, document.fileName()).stream()
+                        .map(AgreementPage::text)
+                        .collect(Collectors.joining());
+        return new ShownDocument(Math.min(pages, MOST_PAGES), text);
+    }
+
+    @GetMapping(path = "/{id}/documents/{documentId}/pages/{page}", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> page(@PathVariable String id, @PathVariable String documentId, @PathVariable int page) {
+        Agreement document = document(id, documentId);
+        return ResponseEntity.ok()
+                .cacheControl(Uploads.FOR_EVER)
+                .body(pictures.png(store.file(document.sha256()), document.fileName(), page));
+    }
+
+    private Agreement document(String id, String documentId) {
+        return licenses.get(id).agreement().stream()
+                .filter(one -> one.id().equals(documentId))
+                .findFirst()
+                .orElseThrow(() -> Fault.notFound("document", documentId));
+    }
+
+    /** Reads the agreement of a license again: the latest, else its latest document of another kind. */
     @GetMapping("/{id}/reading")
     ReadAgreement read(@PathVariable String id) {
         Agreement latest = licenses.get(id).agreement().stream()
-                .findFirst()
+                .min(Comparator.comparing(Agreement::kind))
                 .orElseThrow(() -> Fault.conflict("No document is attached to this license."));
         return ReadAgreement.of(texts.read(store.file(latest.sha256()), latest.fileName()));
     }

@@ -1,6 +1,7 @@
 package app.unciala.server.listing;
 
 import app.unciala.server.fault.Fault;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -28,10 +29,12 @@ public final class CsvText {
     private CsvText() {}
 
     /** A line of a file, counted from 1; its cells by the headings of their columns, without those that are empty. */
-    public record CsvLine(long number, Map<String, String> cells) {}
-
-    /** What is wrong in a line; {@code column} is empty when it is about the whole line. */
-    public record WrongLine(long line, String column, String message) {}
+    public record CsvLine(long number, Map<String, String> cells) {
+        /** Where it stands, for those who look it up in the file. */
+        public String place() {
+            return placeOf(number);
+        }
+    }
 
     public static String of(List<List<String>> lines) {
         StringBuilder text = new StringBuilder();
@@ -56,6 +59,10 @@ public final class CsvText {
                 : cell;
     }
 
+    private static String placeOf(long line) {
+        return "line " + line;
+    }
+
     /** The text of a file in UTF-8, which is refused in another encoding. */
     public static String decoded(byte[] bytes) {
         try {
@@ -76,7 +83,8 @@ public final class CsvText {
      * @param known the headings there may be
      * @param needed those that must be there
      */
-    public static List<CsvLine> lines(String text, List<String> known, List<String> needed, Consumer<WrongLine> wrong) {
+    public static List<CsvLine> lines(
+            String text, List<String> known, List<String> needed, Consumer<FileProblem> wrong) {
         List<CsvLine> lines = new ArrayList<>();
         long last = 0;
         try (CSVParser parser =
@@ -92,8 +100,8 @@ public final class CsvText {
                         return lines;
                     }
                 } else if (cells.size() != headings.size()) {
-                    wrong.accept(new WrongLine(
-                            last,
+                    wrong.accept(new FileProblem(
+                            placeOf(last),
                             "",
                             "It has " + cells.size() + " cells where the first line has " + headings.size() + "."));
                 } else {
@@ -101,26 +109,28 @@ public final class CsvText {
                 }
             }
             if (headings.isEmpty()) {
-                wrong.accept(new WrongLine(1, "", "The file is empty; its first line names the columns."));
+                wrong.accept(new FileProblem(placeOf(1), "", "The file is empty; its first line names the columns."));
             }
         } catch (IOException | UncheckedIOException e) {
-            wrong.accept(
-                    new WrongLine(last + 1, "", "This line is no CSV: a quotation mark is not closed, or misplaced."));
+            wrong.accept(new FileProblem(
+                    placeOf(last + 1), "", "This line is no CSV: a quotation mark is not closed, or misplaced."));
         }
         return lines;
     }
 
     private static boolean areFit(
-            List<String> headings, List<String> known, List<String> needed, Consumer<WrongLine> wrong) {
+            List<String> headings, List<String> known, List<String> needed, Consumer<FileProblem> wrong) {
         List<String> unknown =
                 headings.stream().filter(heading -> !known.contains(heading)).toList();
-        unknown.forEach(heading -> wrong.accept(new WrongLine(
-                1, heading, "There is no column “" + heading + "”; there are " + String.join(", ", known) + ".")));
+        unknown.forEach(heading -> wrong.accept(new FileProblem(
+                placeOf(1),
+                heading,
+                "There is no column “" + heading + "”; there are " + String.join(", ", known) + ".")));
         List<String> lacking =
                 needed.stream().filter(heading -> !headings.contains(heading)).toList();
         if (unknown.isEmpty()) {
-            lacking.forEach(
-                    heading -> wrong.accept(new WrongLine(1, heading, "The column “" + heading + "” is missing.")));
+            lacking.forEach(heading ->
+                    wrong.accept(new FileProblem(placeOf(1), heading, "The column “" + heading + "” is missing.")));
         }
         return unknown.isEmpty() && lacking.isEmpty();
     }

@@ -11,6 +11,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface SiteRepository extends JpaRepository<SiteEntity, String> {
     Window<SiteEntity> findBySearchTextContaining(String words, ScrollPosition position, Sort sort, Limit limit);
 
+    List<SiteEntity> findBySearchTextContaining(String words);
+
     Window<SiteEntity> findAllBy(ScrollPosition position, Sort sort, Limit limit);
 
     List<SiteEntity> findByClientIdOrderByName(String clientId);

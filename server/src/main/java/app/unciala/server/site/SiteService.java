@@ -4,12 +4,9 @@ import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.face.Slot;
-import app.unciala.core.flag.Scope;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.license.FaceUse.Place;
-import app.unciala.core.license.PageViews.Reading;
-import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
@@ -18,7 +15,6 @@ import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
-import app.unciala.server.inventory.Readings;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
@@ -28,7 +24,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
-import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -58,7 +53,6 @@ public class SiteService implements Reverser {
     private final SiteRepository sites;
     private final ClientService clients;
     private final Links links;
-    private final Readings readings;
     private final HistoryService history;
     private final Changes changes;
     private final JdbcClient database;
@@ -68,7 +62,6 @@ public class SiteService implements Reverser {
             SiteRepository sites,
             ClientService clients,
             Links links,
-            Readings readings,
             HistoryService history,
             Changes changes,
             JdbcClient database,
@@ -76,7 +69,6 @@ public class SiteService implements Reverser {
         this.sites = sites;
         this.clients = clients;
         this.links = links;
-        this.readings = readings;
         this.history = history;
         this.changes = changes;
         this.database = database;
@@ -221,7 +213,7 @@ public class SiteService implements Reverser {
         Site made = toRecord(site);
         history.record(Deed.of("site", site.id(), site.name(), "Added site “" + site.name() + "”")
                 .changing(Map.of(), described(made)));
-        changes.touched(touchedBy(site.id(), site.familyIds()));
+        changes.touched(links.scopeOfSite(site.id(), site.familyIds()));
         return made;
     }
 
@@ -236,7 +228,7 @@ public class SiteService implements Reverser {
         Site edited = toRecord(site);
         history.record(Deed.of("site", id, site.name(), "Changed site “" + site.name() + "”")
                 .changing(before, described(edited)));
-        changes.touched(touchedBy(id, families));
+        changes.touched(links.scopeOfSite(id, families));
         return edited;
     }
 
@@ -248,7 +240,7 @@ public class SiteService implements Reverser {
         Map<String, String> before = described(toRecord(site));
         site.delete(clock.instant());
         sites.saveAndFlush(site);
-        changes.touched(touchedBy(id, site.familyIds()));
+        changes.touched(links.scopeOfSite(id, site.familyIds()));
         return history.record(Deed.of("site", id, site.name(), "Deleted site “" + site.name() + "”")
                 .changing(before, Map.of())
                 .undoneBy(new Reversal(DELETED, List.of(id))));
@@ -268,35 +260,7 @@ public class SiteService implements Reverser {
         SiteEntity site = find(id);
         clients.get(site.clientId());
         links.mustExist("familyId", site.familyIds());
-        changes.touched(touchedBy(id, site.familyIds()));
-    }
-
-    /** What was read of a site's page views, the latest month first. */
-    @Transactional(readOnly = true)
-    public List<Reading> pageViews(String id) {
-        return readings.ofSite(find(id).id());
-    }
-
-    /** Records how many pages were viewed in a month; nothing takes back what was recorded. */
-    @Transactional
-    public List<Reading> recordPageViews(String id, YearMonth month, @Nullable Long views) {
-        changes.begin();
-        SiteEntity site = find(id);
-        if (month.isAfter(YearMonth.now(clock))) {
-            throw Fault.invalid("month", "This month is still to come.");
-        }
-        if (month.isBefore(YearMonth.of(2000, 1))) {
-            throw Fault.invalid("month", "Months are those since January 2000.");
-        }
-        readings.write(id, month, views);
-        history.record(Deed.of(
-                "site",
-                id,
-                site.name(),
-                "Recorded " + (views == null ? "no" : Sentences.number(views)) + " page views of “" + site.name()
-                        + "” in " + Sentences.month(month)));
-        changes.touched(touchedBy(id, site.familyIds()));
-        return readings.ofSite(id);
+        changes.touched(links.scopeOfSite(id, site.familyIds()));
     }
 
     /** The names of the sites that ask for a face of this slot. */
@@ -309,13 +273,6 @@ public class SiteService implements Reverser {
                         .anyMatch(face -> slot.standsFor(face.toSlot())))
                 .map(Site::name)
                 .toList();
-    }
-
-    /** Page views count for every site of a license, so that a change of one may reach the others. */
-    private Scope touchedBy(String id, Set<String> families) {
-        return links.limitedLicenses(families).entrySet().stream()
-                .map(license -> Scope.ofLicense(license.getKey(), license.getValue(), links))
-                .reduce(Scope.ofSite(id, families), Scope::and);
     }
 
     private void edit(SiteEntity site, SiteDraft draft) {

@@ -14,6 +14,7 @@ import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraft.PricePer;
 import app.unciala.server.license.LicenseDraft.Quoted;
 import app.unciala.server.license.LicenseDraftBuilder;
+import app.unciala.server.listing.ImportReport.FileProblem;
 import com.apicatalog.jsonld.JsonLd;
 import com.apicatalog.jsonld.JsonLdError;
 import com.apicatalog.jsonld.JsonLdOptions.ProcessingPolicy;
@@ -50,7 +51,7 @@ class LedgerFormsTest {
         List<LedgerEntry> entries = IntStream.range(0, 400)
                 .mapToObj(number -> license(random, number, !(form instanceof CsvLedger)))
                 .toList();
-        List<LedgerProblem> problems = new ArrayList<>();
+        List<FileProblem> problems = new ArrayList<>();
         List<ReadEntry> read = form.read(form.written(entries), problems);
         assertThat(problems).isEmpty();
         assertThat(read).flatExtracting(ReadEntry::wrong).isEmpty();
@@ -105,7 +106,7 @@ class LedgerFormsTest {
             throws Exception {
         String context = "\"@context\":[\"" + Odrl.CONTEXT + "\",{\"unciala\":\"" + Odrl.OURS
                 + "\",\"spatial\":\"odrl:spatial\",\"print\":\"odrl:print\",\"attribute\":\"odrl:attribute\"}]";
-        List<LedgerProblem> problems = new ArrayList<>();
+        List<FileProblem> problems = new ArrayList<>();
         List<ReadEntry> read = new OdrlLedger()
                 .read("{" + context + ",\"type\":\"Offer\",\"dct:title\":\"A\"," + policy.substring(1), problems);
         assertThat(problems).isEmpty();
@@ -125,11 +126,11 @@ class LedgerFormsTest {
                 "{\"@context\": | no JSON-LD",
             })
     void aFileThatIsNoPolicyIsRefusedWithItsReason(String text, String reason) throws Exception {
-        List<LedgerProblem> problems = new ArrayList<>();
+        List<FileProblem> problems = new ArrayList<>();
         assertThat(new OdrlLedger().read(text, problems)).isEmpty();
         assertThat(problems)
                 .singleElement()
-                .extracting(LedgerProblem::message)
+                .extracting(FileProblem::message)
                 .asString()
                 .contains(reason);
     }

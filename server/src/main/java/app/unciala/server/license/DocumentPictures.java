@@ -1,0 +1,104 @@
+package app.unciala.server.license;
+
+import app.unciala.server.fault.Fault;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Iterator;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.springframework.stereotype.Component;
+
+/** Pictures of the pages of documents, so that a document is shown without a program that runs what is in it. */
+@Component
+class DocumentPictures {
+    /** How wide a picture is at most, in pixels. */
+    private static final int WIDTH = 1100;
+
+    private static final int TALLEST = 4 * WIDTH;
+    private static final float POINTS_PER_INCH = 72;
+
+    private final DocumentReading reading;
+
+    DocumentPictures(DocumentReading reading) {
+        this.reading = reading;
+    }
+
+    /** How many pages a document has that can be shown: of a picture one, of a text none. */
+    int pages(Path file, String name) {
+        return reading.of(name, () -> {
+            if (!DocumentReading.isPdf(file)) {
+                return isPicture(file) ? 1 : 0;
+            }
+            try (PDDocument document = open(file, name)) {
+                return document.getNumberOfPages();
+            }
+        });
+    }
+
+    /** A page as PNG, counted from 1. */
+    byte[] png(Path file, String name, int page) {
+        return reading.of(name, () -> {
+            BufferedImage picture = DocumentReading.isPdf(file) ? ofPdf(file, name, page) : ofPicture(file, name);
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            ImageIO.write(picture, "png", bytes);
+            return bytes.toByteArray();
+        });
+    }
+
+    private static BufferedImage ofPdf(Path file, String name, int page) throws IOException {
+        try (PDDocument document = open(file, name)) {
+            if (page < 1 || page > document.getNumberOfPages()) {
+                throw Fault.notFound("page", String.valueOf(page));
+            }
+            PDRectangle size = document.getPage(page - 1).getCropBox();
+            float longest = Math.max(size.getWidth(), size.getHeight());
+            float inches = Math.max(1, longest / POINTS_PER_INCH);
+            return new PDFRenderer(document).renderImageWithDPI(page - 1, WIDTH * 1.3f / inches, ImageType.RGB);
+        }
+    }
+
+    private static PDDocument open(Path file, String name) throws IOException {
+        try {
+            return Loader.loadPDF(new RandomAccessReadBufferedFile(file));
+        } catch (InvalidPasswordException e) {
+            throw DocumentReading.refused(name, "is encrypted; save it without a password");
+        }
+    }
+
+    private static boolean isPicture(Path file) throws IOException {
+        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+            return in != null && ImageIO.getImageReaders(in).hasNext();
+        }
+    }
+
+    /** A picture at a size for reading; a large one is read with pixels left out, so that it never stands in memory. */
+    private static BufferedImage ofPicture(Path file, String name) throws IOException {
+        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                throw DocumentReading.refused(name, "is no picture that can be shown");
+            }
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(in, true, true);
+                int step = Math.max(1, Math.max(reader.getWidth(0) / WIDTH, reader.getHeight(0) / TALLEST));
+                ImageReadParam param = reader.getDefaultReadParam();
+                param.setSourceSubsampling(step, step, 0, 0);
+                return reader.read(0, param);
+            } finally {
+                reader.dispose();
+            }
+        }
+    }
+}

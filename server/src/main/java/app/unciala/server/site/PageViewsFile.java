@@ -1,0 +1,111 @@
+package app.unciala.server.site;
+
+import app.unciala.server.fault.Fault;
+import app.unciala.server.listing.CsvText;
+import app.unciala.server.listing.CsvText.CsvLine;
+import app.unciala.server.listing.ImportReport;
+import app.unciala.server.listing.ImportReport.FileProblem;
+import java.time.DateTimeException;
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Page views as CSV (RFC 4180): the site by its name or one of its domains, the month, and the number, such as
+ * {@code northlight.example,2030-04,61300}. A file goes in as a whole or not at all.
+ */
+@Service
+class PageViewsFile {
+    private static final int MOST_LINES = 20_000;
+    private static final long MOST_VIEWS = 1_000_000_000_000L;
+    private static final String SITE = "site";
+    private static final String MONTH = "month";
+    private static final String PAGE_VIEWS = "page_views";
+    private static final List<String> COLUMNS = List.of(SITE, MONTH, PAGE_VIEWS);
+
+    private final PageViewsService pageViews;
+
+    PageViewsFile(PageViewsService pageViews) {
+        this.pageViews = pageViews;
+    }
+
+    private record Views(String siteId, YearMonth month, long views) {}
+
+    /** Reads a file; records what it has if there is no problem and {@code record} says so. */
+    @Transactional
+    ImportReport read(byte[] bytes, boolean record) {
+        List<FileProblem> problems = new ArrayList<>();
+        List<CsvLine> lines = CsvText.lines(CsvText.decoded(bytes), COLUMNS, COLUMNS, problems::add);
+        if (lines.size() > MOST_LINES) {
+            problems.add(new FileProblem("", "", "A file has at most 20,000 lines."));
+        }
+        List<Views> all = new ArrayList<>();
+        if (problems.isEmpty()) {
+            Set<String> said = new HashSet<>();
+            for (CsvLine line : lines) {
+                Views views = views(line, problems);
+                if (views != null && !said.add(views.siteId() + " " + views.month())) {
+                    problems.add(
+                            new FileProblem(line.place(), MONTH, "This month of this site stands twice in the file."));
+                }
+                if (views != null) {
+                    all.add(views);
+                }
+            }
+        }
+        boolean recorded = record && problems.isEmpty();
+        if (recorded) {
+            all.forEach(views -> pageViews.record(views.siteId(), views.month(), views.views()));
+        }
+        return new ImportReport(lines.size(), recorded ? all.size() : 0, problems);
+    }
+
+    private @Nullable Views views(CsvLine line, List<FileProblem> problems) {
+        int before = problems.size();
+        String named = line.cells().getOrDefault(SITE, "");
+        List<String> ids = pageViews.idsNamed(named);
+        if (ids.size() != 1) {
+            problems.add(new FileProblem(
+                    line.place(),
+                    SITE,
+                    ids.isEmpty()
+                            ? "No site is called “" + named + "”, and none has it among its domains."
+                            : "Several sites are called “" + named + "”; write one of the site’s domains."));
+        }
+        YearMonth month = month(line, problems);
+        Long views = number(line, problems);
+        return problems.size() > before || month == null || views == null ? null : new Views(ids.get(0), month, views);
+    }
+
+    private @Nullable YearMonth month(CsvLine line, List<FileProblem> problems) {
+        String text = line.cells().getOrDefault(MONTH, "");
+        try {
+            return pageViews.countable(YearMonth.parse(text));
+        } catch (DateTimeException e) {
+            problems.add(new FileProblem(line.place(), MONTH, "“" + text + "” is not a month such as 2030-04."));
+        } catch (Fault fault) {
+            problems.add(new FileProblem(line.place(), MONTH, fault.getMessage()));
+        }
+        return null;
+    }
+
+    private static @Nullable Long number(CsvLine line, List<FileProblem> problems) {
+        String text = line.cells().getOrDefault(PAGE_VIEWS, "");
+        try {
+            long views = Long.parseLong(text);
+            if (views >= 0 && views <= MOST_VIEWS) {
+                return views;
+            }
+        } catch (NumberFormatException e) {
+            // said below, like a number out of range
+        }
+        problems.add(new FileProblem(
+                line.place(), PAGE_VIEWS, "“" + text + "” is not a whole number of page views, such as 61300."));
+        return null;
+    }
+}

@@ -1,0 +1,11 @@
+-- Terms that many licenses start from; each license keeps its own copy.
+create table terms_set (
+  id varchar(20) primary key,
+  version bigint not null,
+  name varchar(300) not null,
+  terms json not null,
+  deleted_at timestamp(6) with time zone
+);
+create index terms_set_name on terms_set (name, id);
+-- What a document is to the license: the agreement itself, an invoice, an order, or a letter.
+alter table agreement add column kind varchar(20) default 'AGREEMENT' not null;
