@@ -77,7 +77,7 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await expect(page.getByText("has no proof")).toBeVisible();
     await page.getByRole("link", { name: "Attach the agreement" }).click();
     await page
-      .getByLabel("Agreement file")
+      .getByLabel("Document file")
       .setInputFiles({ name: "agreement.txt", mimeType: "text/plain", buffer: Buffer.from("granted") });
     await expect(page.getByRole("link", { name: "agreement.txt" })).toBeVisible();
     await expect(page.getByText("has no proof")).toBeHidden();

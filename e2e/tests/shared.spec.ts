@@ -58,7 +58,7 @@ test("attaching an agreement keeps what is typed and not saved", async ({ page }
   await openLicense(page, "Vellumine donation");
   await page.getByLabel("Notes").fill("Thank them once a year.");
   await page
-    .getByLabel("Agreement file")
+    .getByLabel("Document file")
     .setInputFiles({ name: "thanks.txt", mimeType: "text/plain", buffer: Buffer.from("with thanks") });
   await expect(page.getByRole("link", { name: "thanks.txt" })).toBeVisible();
   await expect(page.getByLabel("Notes")).toHaveValue("Thank them once a year.");

@@ -58,6 +58,18 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./license/coverage/CoveragePage")).CoveragePage }),
       },
       {
+        path: "licenses/costs",
+        lazy: async () => ({ Component: (await import("./license/CostsPage")).CostsPage }),
+      },
+      {
+        path: "licenses/terms",
+        lazy: async () => ({ Component: (await import("./license/sets/TermsSetsPage")).TermsSetsPage }),
+      },
+      {
+        path: "licenses/terms/:id",
+        lazy: async () => ({ Component: (await import("./license/sets/TermsSetPage")).TermsSetPage }),
+      },
+      {
         path: "licenses/:id/:leaf?",
         lazy: async () => ({ Component: (await import("./license/LicensePage")).LicensePage }),
       },

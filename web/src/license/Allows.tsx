@@ -5,7 +5,7 @@ import type { Clause, License, StandingHost } from "../shared/api/types";
 import { SlotGrid } from "../shared/font/SlotGrid";
 import { day, money } from "../shared/parts/format";
 import { Verdict } from "../shared/parts/Verdict";
-import { Download } from "./Agreement";
+import { Download } from "./Documents";
 import { acts } from "./terms";
 import { Track } from "./TimeLine";
 import { perWords, places, sourceWords, words } from "./words";

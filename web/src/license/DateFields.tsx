@@ -10,17 +10,17 @@ import { perWords, words } from "./words";
 
 const pers = Object.entries(perWords) as [LicenseDraft["pricePer"], string][];
 
-/** When a license holds and what it costs. */
-export function DateFields() {
+/** When a license holds and what it costs; of a set of terms only what is not of one purchase. */
+export function DateFields({ ofSet }: { ofSet?: boolean }) {
   const { register, control, watch, formState } = useFormContext<LicenseDraft>();
   const { errors } = formState;
   const days = aboutDays(watch("begins"), watch("ends"), isoDay(new Date()));
   return (
     <div className="form">
-      <span className="label">{words.beginsEnds}</span>
+      <span className="label">{ofSet ? words.notice : words.beginsEnds}</span>
       <div>
         <div className="in-a-row">
-          {(["begins", "ends"] as const).map((name) => (
+          {(ofSet ? [] : (["begins", "ends"] as const)).map((name) => (
             <TextField
               key={name}
               type="date"
@@ -79,27 +79,31 @@ export function DateFields() {
           )}
         />
       </div>
-      <label className="label" htmlFor="nextPayment">
-        {words.nextPayment}
-      </label>
-      <TextField id="nextPayment" type="date" {...register("nextPayment")} sx={{ width: 180 }} />
-      <label className="label" htmlFor="proof">
-        {words.proof}
-      </label>
-      <TextField id="proof" placeholder={words.proofHint} {...register("proof")} />
-      <span className="label">{words.confirmed}</span>
-      <div className="in-a-row">
-        <TextField
-          placeholder={words.confirmedBy}
-          {...register("confirmedBy")}
-          slotProps={{ htmlInput: { "aria-label": words.confirmedBy } }}
-        />
-        <TextField
-          type="date"
-          {...register("confirmedOn")}
-          slotProps={{ htmlInput: { "aria-label": words.confirmedOn } }}
-        />
-      </div>
+      {!ofSet && (
+        <>
+          <label className="label" htmlFor="nextPayment">
+            {words.nextPayment}
+          </label>
+          <TextField id="nextPayment" type="date" {...register("nextPayment")} sx={{ width: 180 }} />
+          <label className="label" htmlFor="proof">
+            {words.proof}
+          </label>
+          <TextField id="proof" placeholder={words.proofHint} {...register("proof")} />
+          <span className="label">{words.confirmed}</span>
+          <div className="in-a-row">
+            <TextField
+              placeholder={words.confirmedBy}
+              {...register("confirmedBy")}
+              slotProps={{ htmlInput: { "aria-label": words.confirmedBy } }}
+            />
+            <TextField
+              type="date"
+              {...register("confirmedOn")}
+              slotProps={{ htmlInput: { "aria-label": words.confirmedOn } }}
+            />
+          </div>
+        </>
+      )}
       <label className="label" htmlFor="notes">
         {words.notes}
       </label>

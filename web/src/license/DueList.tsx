@@ -5,26 +5,30 @@ import { useChange, useGet } from "../shared/api/queries";
 import { Line } from "../shared/layout/Leaf";
 import { ChooseFile } from "../shared/parts/ChooseFile";
 import { day } from "../shared/parts/format";
-import { costsWithin } from "./due";
-import { dueWords, imported, notImported, words, yearCosts } from "./words";
+import { taken } from "../shared/parts/imports";
+import { dueWords, imported, words, yearCosts } from "./words";
 
 const MOST_SHOWN = 4;
+
+/** The forms in which all licenses go out, and come in again. */
+const forms = [
+  ["csv", "CSV"],
+  ["json", "JSON"],
+  ["jsonld", "ODRL"],
+] as const;
 
 /** What falls due next, and what the coming year costs; with the ledger to take out and in. */
 export function DueList() {
   const due = useGet("/api/due", { query: { months: 18 } }).data;
+  const totals = useGet("/api/costs", { query: { months: 12 } }).data?.totals ?? [];
   const mayEdit = useMayEdit();
   const take = useChange({
     of: "license",
     change: async (file: File) => {
       const body = filesIn("file", [{ file, path: file.name }]);
-      const report = await bodyOf(
-        api.POST("/api/licenses/ledger", { params: { query: { check: false } }, body }),
+      return taken(
+        await bodyOf(api.POST("/api/licenses/ledger", { params: { query: { check: false } }, body })),
       );
-      if (report.problems.length > 0) {
-        throw new Error(notImported(report.problems));
-      }
-      return report;
     },
     said: (report) => imported(report.recorded),
   });
@@ -41,18 +45,25 @@ export function DueList() {
             </li>
           ))}
         </ol>
-        <p className="quiet">
-          {due &&
-            costsWithin(due, new Date()).map(({ currency, cents, times }) => (
-              <span key={currency}>{yearCosts(cents, currency, times)}. </span>
+        <p className="quiet ledger">
+          {totals.map(({ currency, total, payments }) => (
+            <span key={currency}>{yearCosts(total, currency, payments)}. </span>
+          ))}
+          <span>
+            {words.ledger}{" "}
+            {forms.map(([ending, name], i) => (
+              <span key={ending}>
+                {i > 0 && " · "}
+                <a href={`/api/licenses.${ending}`} download aria-label={`${words.ledger} ${name}`}>
+                  {name}
+                </a>
+              </span>
             ))}
-          <a href="/api/licenses.csv" download>
-            {words.ledger}
-          </a>
+          </span>
           {mayEdit && (
             <ChooseFile
               label={words.ledgerFile}
-              accept=".csv,text/csv"
+              accept=".csv,.json,.jsonld,text/csv,application/json,application/ld+json"
               disabled={take.isPending}
               onFile={(file) => take.mutate(file)}
             >

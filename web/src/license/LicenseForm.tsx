@@ -24,7 +24,11 @@ type Props = {
   terms: LicenseDraft;
   /** The version that is edited, or undefined for a license that is not recorded yet. */
   version?: number;
-  licenseId?: string;
+  /** The license, or the set of terms, that is edited. */
+  recordId?: string;
+  recordType?: "license" | "terms";
+  /** Whether these are terms to start from: without what belongs to one purchase. */
+  ofSet?: boolean;
   /** A domain that a flag asks to add; it stands in the form, to be saved. */
   domain?: string | null;
   familyNames: Record<string, string>;
@@ -43,11 +47,12 @@ function preview(id: string, body: LicenseDraft) {
 
 /** What a license covers and says. Every clause is granted, refused or not stated. */
 export function LicenseForm(props: Props) {
-  const { terms, saveLabel, notes, domain, licenseId } = props;
+  const { terms, saveLabel, notes, domain, ofSet, recordId = "", recordType = "license" } = props;
   const form = useForm<LicenseDraft>({ defaultValues: terms });
   const { handleSubmit, formState, getValues, setValue, watch } = form;
   const { conflict, resolve, saved } = useMergedForm(form, terms, props.version ?? 0);
   const mayEdit = useMayEdit();
+  const [beside, setBeside] = useState(false);
   const [familyNames, setFamilyNames] = useState(props.familyNames);
   useEffect(() => {
     if (domain && !getValues("domains").includes(domain)) {
@@ -64,13 +69,17 @@ export function LicenseForm(props: Props) {
   useUnsaved(dirty && !formState.isSubmitting);
   return (
     <FormProvider {...form}>
-      <form onSubmit={(event) => void save(event)} noValidate>
+      <form
+        className={beside ? "with-document" : undefined}
+        onSubmit={(event) => void save(event)}
+        noValidate
+      >
         {conflict && (
           <Line>
             <Conflict
               conflict={conflict}
-              subjectType="license"
-              subjectId={props.licenseId ?? ""}
+              subjectType={recordType}
+              subjectId={recordId}
               names={fieldWords}
               words={(field, value) =>
                 field === "covers"
@@ -84,14 +93,19 @@ export function LicenseForm(props: Props) {
           </Line>
         )}
         {mayEdit && (
-          <Line>
+          <Line className="read-line">
             <h2 className="section">{words.readTitle}</h2>
-            <Reading stored={props.hasDocument ? licenseId : undefined} onFile={props.onFile} />
+            <Reading
+              onRead={setBeside}
+              stored={props.hasDocument ? recordId : undefined}
+              onFile={props.onFile}
+            />
           </Line>
         )}
         <Line notes={notes.covers}>
           <h2 className="section">{words.whatItIs}</h2>
           <SubjectFields
+            ofSet={ofSet}
             familyNames={familyNames}
             onNamed={(named) => setFamilyNames((known) => ({ ...known, ...named }))}
           />
@@ -106,7 +120,7 @@ export function LicenseForm(props: Props) {
         </Line>
         <Line id="dates" notes={notes.dates}>
           <h2 className="section">{words.when}</h2>
-          <DateFields />
+          <DateFields ofSet={ofSet} />
           <div className="savebar">
             <Button
               type="submit"
@@ -117,8 +131,8 @@ export function LicenseForm(props: Props) {
             </Button>
             {dirty && <span className="quiet">{words.notSaved}</span>}
           </div>
-          {dirty && licenseId && (
-            <Preview key={JSON.stringify(watch())} ask={() => preview(licenseId, sent(getValues()))} />
+          {dirty && recorded && !ofSet && (
+            <Preview key={JSON.stringify(watch())} ask={() => preview(recordId, sent(getValues()))} />
           )}
         </Line>
       </form>

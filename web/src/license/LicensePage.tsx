@@ -1,6 +1,7 @@
 import { useQueries, useQueryClient } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf, editing, isStale } from "../shared/api/client";
 import { asking, useChange, useGet } from "../shared/api/queries";
 import type { Flag, License, LicenseDraft } from "../shared/api/types";
@@ -9,16 +10,18 @@ import { useFlagsOf } from "../shared/flag/flags";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Leaves } from "../shared/layout/Leaves";
+import { Choice } from "../shared/parts/Choice";
 import type { NamedRecord } from "../shared/parts/RecordChoice";
 import { useGoToHash } from "../shared/parts/useGoToHash";
 import { NotHere } from "../shared/states/NotHere";
 import { ActsTable, AllowsSentences, CoveredFaces, DatesAndMoney, StandingOn } from "./Allows";
-import { Agreement, attach } from "./Agreement";
+import { attach, Documents } from "./Documents";
 import { AskTheVendor } from "./AskTheVendor";
 import { DeleteLicense } from "./DeleteLicense";
 import { LicenseForm } from "./LicenseForm";
 import { leafNames, leavesOf, partOf, type LeafOfLicense, type Part } from "./leaves";
-import { emptyTerms } from "./terms";
+import { KeepAsSet } from "./sets/KeepAsSet";
+import { emptyTerms, startedFrom } from "./terms";
 import { basisWords, oneForAll, words } from "./words";
 
 const MOST_FAMILIES = 200;
@@ -54,8 +57,9 @@ function useStart(params: URLSearchParams): { families: NamedRecord[] | undefine
 
 function NewLicense() {
   const navigate = useNavigate();
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const { families, error } = useStart(params);
+  const sets = useGet("/api/terms");
   const [agreement, setAgreement] = useState<File | null>(null);
   const save = useChange({
     of: "license",
@@ -65,10 +69,11 @@ function NewLicense() {
     },
     said: (license) => `Recorded “${license.terms.name}”.`,
   });
-  if (!families) {
+  if (!families || sets.isPending) {
     return <NotHere error={error} all="/licenses" allWords={words.all} />;
   }
   const [first] = families;
+  const set = sets.data?.find((one) => one.id === params.get("terms"));
   const start = first
     ? {
         ...emptyTerms,
@@ -82,9 +87,25 @@ function NewLicense() {
       above={<Link to="/licenses">{words.title}</Link>}
       below={oneForAll(families.length)}
     >
+      {sets.data && sets.data.length > 0 && (
+        <Line>
+          <div className="in-a-row">
+            <Choice
+              label={words.startFrom}
+              width={320}
+              value={set?.id ?? ""}
+              options={[["", words.startBlank], ...sets.data.map((one) => [one.id, one.terms.name] as const)]}
+              onChange={(chosen) => {
+                params.set("terms", chosen);
+                setParams(params, { replace: true });
+              }}
+            />
+          </div>
+        </Line>
+      )}
       <LicenseForm
-        key={families.map((family) => family.id).join()}
-        terms={start}
+        key={[set?.id, ...families.map((family) => family.id)].join()}
+        terms={startedFrom(set, start)}
         familyNames={Object.fromEntries(families.map((family) => [family.id, family.name]))}
         saveLabel={words.recordIt}
         onFile={setAgreement}
@@ -168,6 +189,7 @@ function Terms({ license, flags, notes }: TermsProps) {
   const client = useQueryClient();
   const { queryKey } = asking("/api/licenses/{id}", { path: { id } });
   const [params] = useSearchParams();
+  const mayEdit = useMayEdit();
   const save = useChange({
     of: "license",
     change: (draft: LicenseDraft) =>
@@ -193,7 +215,7 @@ function Terms({ license, flags, notes }: TermsProps) {
       <LicenseForm
         terms={terms}
         version={version}
-        licenseId={id}
+        recordId={id}
         domain={params.get("domain")}
         hasDocument={license.agreement.length > 0}
         familyNames={familyNames}
@@ -207,11 +229,14 @@ function Terms({ license, flags, notes }: TermsProps) {
         }}
       />
       <Line id="agreement" notes={notes("agreement")}>
-        <Agreement license={license} />
+        <Documents license={license} />
       </Line>
       <AskTheVendor license={license} questions={flags.filter((flag) => flag.kind === "NOT_STATED")} />
       <Line>
-        <DeleteLicense license={license} />
+        <div className="in-a-row">
+          {mayEdit && <KeepAsSet terms={terms} />}
+          <DeleteLicense license={license} />
+        </div>
       </Line>
     </>
   );

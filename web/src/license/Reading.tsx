@@ -11,17 +11,26 @@ import { found, words } from "./words";
 
 type State = { reading: boolean; read?: AgreementReading; error?: Error };
 
+type Props = {
+  /** The license whose attached document can be read. */
+  stored?: string;
+  onFile?: (file: File) => void;
+  /** Told whether there is a text to stand beside the terms. */
+  onRead: (shown: boolean) => void;
+};
+
 /**
  * An agreement beside the terms: dropped, pasted or read from the license. What its sentences seem to say is proposed
  * with their words; a person takes it over, one by one or all, and may mark a sentence as the clause of a term.
  */
-export function Reading({ stored, onFile }: { stored?: string; onFile?: (file: File) => void }) {
+export function Reading({ stored, onFile, onRead }: Props) {
   const [state, setState] = useState<State>({ reading: false });
   const [pasted, setPasted] = useState("");
   const read = async (ask: () => Promise<AgreementReading>) => {
     setState({ reading: true });
     try {
       setState({ reading: false, read: await ask() });
+      onRead(true);
     } catch (error) {
       setState({ reading: false, error: error as Error });
     }

@@ -2,27 +2,23 @@ import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
 import { Choice } from "../shared/parts/Choice";
-import { FamilyChoice, type NamedRecord } from "../shared/parts/RecordChoice";
 import { useClients } from "../shared/parts/useClients";
+import { CoveredFields } from "./CoveredFields";
 import { basisWords, openLicenses, presumed, words } from "./words";
 
 const bases = Object.entries(basisWords) as [LicenseDraft["basis"], string][];
 
 type Names = Record<string, string>;
 
-/** What a license is and which families it covers. */
-export function SubjectFields(props: { familyNames: Names; onNamed: (names: Names) => void }) {
+/** What a license is, who holds it and what it covers; the last two are not for a set of terms. */
+export function SubjectFields(props: {
+  familyNames: Names;
+  onNamed: (names: Names) => void;
+  ofSet?: boolean;
+}) {
   const { register, control, watch, formState } = useFormContext<LicenseDraft>();
   const basis = watch("basis");
   const clients = useClients().data ?? [];
-  const { familyNames } = props;
-  const covering = (chosen: NamedRecord[], before: LicenseDraft["covers"]) => {
-    props.onNamed(Object.fromEntries(chosen.map((family) => [family.id, family.name])));
-    return chosen.map(
-      (family) =>
-        before.find((covered) => covered.familyId === family.id) ?? { familyId: family.id, faces: [] },
-    );
-  };
   return (
     <div className="form">
       <label className="label" htmlFor="name">
@@ -76,32 +72,26 @@ export function SubjectFields(props: { familyNames: Names; onNamed: (names: Name
         {words.vendor}
       </label>
       <TextField id="vendor" {...register("vendor")} />
-      <span className="label">{words.holder}</span>
-      <Controller
-        name="holderId"
-        control={control}
-        render={({ field }) => (
-          <Choice
-            hideLabel
-            label={words.holder}
-            value={field.value ?? ""}
-            options={[["", words.agency], ...clients.map((client) => [client.id, client.name] as const)]}
-            onChange={(id) => field.onChange(id || null)}
+      {!props.ofSet && (
+        <>
+          <span className="label">{words.holder}</span>
+          <Controller
+            name="holderId"
+            control={control}
+            render={({ field }) => (
+              <Choice
+                hideLabel
+                label={words.holder}
+                value={field.value ?? ""}
+                options={[["", words.agency], ...clients.map((client) => [client.id, client.name] as const)]}
+                onChange={(id) => field.onChange(id || null)}
+              />
+            )}
           />
-        )}
-      />
-      <span className="label">{words.covers}</span>
-      <Controller
-        name="covers"
-        control={control}
-        render={({ field }) => (
-          <FamilyChoice
-            label={words.covers}
-            chosen={field.value.map(({ familyId }) => ({ id: familyId, name: familyNames[familyId] ?? "…" }))}
-            onChange={(chosen) => field.onChange(covering(chosen, field.value))}
-          />
-        )}
-      />
+          <span className="label">{words.covers}</span>
+          <CoveredFields names={props.familyNames} onNamed={props.onNamed} />
+        </>
+      )}
     </div>
   );
 }

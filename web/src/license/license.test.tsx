@@ -1,10 +1,12 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
-import type { LicenseDraft } from "../shared/api/types";
+import type { LicenseDraft, TermsSet } from "../shared/api/types";
+import { staticSlot } from "../shared/font/slots";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
-import { flag, license } from "../testing/samples";
+import { family, file, flag, license } from "../testing/samples";
+import { emptyTerms } from "./terms";
 
 /** A license on the mocked network, kept as it is saved; what was sent is returned. */
 function recorded(start = license()) {
@@ -153,6 +155,7 @@ describe("a license", () => {
       http.post("*/api/licenses/l1/agreement", () => {
         const agreement = {
           id: "a1",
+          kind: "AGREEMENT" as const,
           fileName: "terms.pdf",
           sha256: "c".repeat(64),
           bytes: 5_000,
@@ -165,7 +168,7 @@ describe("a license", () => {
     );
     const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     await user.type(screen.getByLabelText("Notes"), "typed before");
-    await user.upload(screen.getByLabelText("Agreement file"), new File(["terms"], "terms.pdf"));
+    await user.upload(screen.getByLabelText("Document file"), new File(["terms"], "terms.pdf"));
     expect(await screen.findByRole("link", { name: "terms.pdf" })).toBeInTheDocument();
     expect(screen.getByLabelText("Notes")).toHaveValue("typed before");
     await user.click(screen.getByRole("button", { name: "Save" }));
@@ -230,6 +233,157 @@ describe("a license", () => {
     await user.click(await screen.findByRole("button", { name: "Undo" }));
     expect(await screen.findByText("Taken back.")).toBeInTheDocument();
     expect(undone).toBe("h9");
+  });
+});
+
+describe("what a license covers", () => {
+  it("is a whole family, or the faces that are picked on its grid", async () => {
+    const state = recorded(license({}, { covers: [{ familyId: "f1", faces: [] }] }));
+    network.use(
+      http.get("*/api/families/f1", () =>
+        HttpResponse.json(
+          family({
+            files: [file(), file({ id: "file2", slot: { ...staticSlot(700, "upright"), label: "Bold" } })],
+          }),
+        ),
+      ),
+    );
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
+    await user.click(screen.getByRole("button", { name: "Some faces only: Ostrel" }));
+    await user.click(await screen.findByRole("button", { name: /^Bold/ }));
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    await waitFor(() =>
+      expect(state.sent[0]?.draft.covers[0]?.faces.map((face) => face.weight)).toEqual([700]),
+    );
+    await screen.findByText("Saved.");
+    await user.click(screen.getByRole("button", { name: "The whole family: Ostrel" }));
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    await waitFor(() => expect(state.sent[1]?.draft.covers[0]?.faces).toEqual([]));
+  });
+});
+
+describe("the documents of a license", () => {
+  it("say what they are, and are shown in place as pictures of pages or as text", async () => {
+    const document = (id: string, kind: "INVOICE" | "CORRESPONDENCE", fileName: string) => ({
+      id,
+      kind,
+      fileName,
+      sha256: "c".repeat(64),
+      bytes: 5_000,
+      addedAt: "2026-11-01T08:00:00Z",
+      addedBy: "priya",
+    });
+    recorded(
+      license({
+        agreement: [document("a1", "INVOICE", "bill.pdf"), document("a2", "CORRESPONDENCE", "mail.txt")],
+      }),
+    );
+    network.use(
+      http.get("*/api/licenses/l1/documents/a1", () => HttpResponse.json({ pages: 2, text: "" })),
+      http.get("*/api/licenses/l1/documents/a2", () =>
+        HttpResponse.json({ pages: 0, text: "Yes, you may." }),
+      ),
+    );
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
+    expect(screen.getByText("Invoice")).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Show bill.pdf" }));
+    expect(await screen.findByRole("img", { name: "Page 2" })).toHaveAttribute(
+      "src",
+      "/api/licenses/l1/documents/a1/pages/2",
+    );
+    await user.click(screen.getByRole("button", { name: "Hide bill.pdf" }));
+    expect(screen.queryByRole("img", { name: "Page 2" })).toBeNull();
+    await user.click(screen.getByRole("button", { name: "Show mail.txt" }));
+    expect(await screen.findByText("Yes, you may.")).toBeInTheDocument();
+  });
+});
+
+describe("sets of terms", () => {
+  const set: TermsSet = {
+    id: "t1",
+    version: 2,
+    terms: { ...emptyTerms, name: "Marrow terms", vendor: "Marrow Type", webUse: "GRANTED", domainLimit: 3 },
+    allows: ["A family may be served on 3 domains."],
+  };
+
+  it("start a license, which keeps its own name and families", async () => {
+    let sent: LicenseDraft | undefined;
+    network.use(
+      http.get("*/api/terms", () => HttpResponse.json([set])),
+      http.get("*/api/families/f1", () => HttpResponse.json(family())),
+      http.post("*/api/licenses", async ({ request }) => {
+        sent = (await request.json()) as LicenseDraft;
+        return HttpResponse.json(license(), { status: 201 });
+      }),
+    );
+    recorded();
+    const { user } = await open("/licenses/new?family=f1&terms=t1", "Record a license");
+    expect(screen.getByLabelText("Vendor")).toHaveValue("Marrow Type");
+    expect(screen.getByLabelText("Name")).toHaveValue("Ostrel license");
+    await user.click(screen.getByRole("button", { name: "Record" }));
+    await waitFor(() =>
+      expect(sent).toMatchObject({ webUse: "GRANTED", domainLimit: 3, name: "Ostrel license" }),
+    );
+    expect(sent?.covers).toEqual([{ familyId: "f1", faces: [] }]);
+  });
+
+  it("are kept from the terms of a license, and deleted with the way back", async () => {
+    const kept: LicenseDraft[] = [];
+    recorded(license({}, { webUse: "GRANTED", covers: [{ familyId: "f1", faces: [] }] }));
+    network.use(
+      http.post("*/api/terms", async ({ request }) => {
+        kept.push((await request.json()) as LicenseDraft);
+        return HttpResponse.json(set, { status: 201 });
+      }),
+      http.get("*/api/terms", () => HttpResponse.json([set])),
+      http.delete("*/api/terms/t1", () => HttpResponse.json({ historyId: "h3" })),
+    );
+    const { user, router } = await open("/licenses/l1/terms", "Ostrel web license");
+    await user.click(screen.getByRole("button", { name: "Keep as a set of terms" }));
+    const dialog = await screen.findByRole("dialog");
+    expect(within(dialog).getByLabelText("Name of the set")).toHaveValue(
+      `Marrow Type: web terms, ${new Date().getFullYear()}`,
+    );
+    await user.click(within(dialog).getByRole("button", { name: "Keep" }));
+    expect(await screen.findByText("Kept as a set of terms.")).toBeInTheDocument();
+    expect(kept[0]).toMatchObject({ webUse: "GRANTED", covers: [] });
+    await router.navigate("/licenses/terms");
+    expect(await screen.findByText("A family may be served on 3 domains.")).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: "Record a license on these terms" })).toHaveAttribute(
+      "href",
+      "/licenses/new?terms=t1",
+    );
+    await user.click(screen.getByRole("button", { name: "Delete the set “Marrow terms”" }));
+    expect(await screen.findByText("Deleted “Marrow terms”.")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Undo" })).toBeInTheDocument();
+  });
+});
+
+describe("what licenses cost", () => {
+  it("stands by client and month, each currency by itself", async () => {
+    network.use(
+      http.get("*/api/costs", () =>
+        HttpResponse.json({
+          months: ["2030-12", "2031-01"],
+          rows: [
+            { clientId: null, clientName: "", currency: "EUR", months: [0, 700], total: 700 },
+            { clientId: "c1", clientName: "Fernway", currency: "EUR", months: [12050, 0], total: 12050 },
+            { clientId: "c1", clientName: "Fernway", currency: "USD", months: [100, 0], total: 100 },
+          ],
+          totals: [
+            { currency: "EUR", months: [12050, 700], total: 12750, payments: 2 },
+            { currency: "USD", months: [100, 0], total: 100, payments: 1 },
+          ],
+        }),
+      ),
+    );
+    await open("/licenses/costs", "Costs");
+    const euro = await screen.findByRole("region", { name: "Costs, EUR" });
+    const row = (name: string) => within(euro).getByRole("row", { name: new RegExp(`^${name}`) });
+    expect(row("Fernway")).toHaveTextContent("Fernway120.50–120.50");
+    expect(row("no site stands on it")).toHaveTextContent("–77");
+    expect(row("All together")).toHaveTextContent("120.507127.50");
+    expect(screen.getByRole("region", { name: "Costs, USD" })).toHaveTextContent("Fernway1–1");
   });
 });
 

@@ -1,14 +1,12 @@
 import { screen, waitFor } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
-import type { Due, LicenseDraft, Proposal } from "../shared/api/types";
+import type { LicenseDraft, Proposal } from "../shared/api/types";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
 import { license } from "../testing/samples";
-import { costsWithin } from "./due";
 import { taken, termsOf, valueInWords } from "./proposals";
 import { emptyTerms, sent } from "./terms";
-import { notImported } from "./words";
 
 const proposal = (term: Proposal["term"], value: string): Proposal => ({
   term,
@@ -133,44 +131,5 @@ describe("terms", () => {
     });
     expect(draft).toMatchObject({ spdx: "", pageViewLimit: 50000, domainLimit: null });
     expect(Object.keys(draft.quotes)).toEqual(["RENAMING"]);
-  });
-});
-
-describe("what falls due", () => {
-  const due = (kind: Due["kind"], day: string, licenseId: string, price = 100, currency = "EUR"): Due => ({
-    day,
-    kind,
-    licenseId,
-    licenseName: licenseId,
-    vendor: "",
-    price,
-    currency,
-    pricePer: "YEAR",
-  });
-
-  it("costs what is paid or renews within a year, each once, by currency", () => {
-    const now = new Date(2030, 0, 15, 12);
-    const costs = costsWithin(
-      [
-        due("PAYMENT", "2030-02-01", "a"),
-        due("RENEWS", "2030-03-01", "a"),
-        due("RENEWS", "2030-04-01", "b", 250),
-        due("RENEWS", "2031-02-01", "c", 999),
-        due("ENDS", "2030-05-01", "d"),
-        due("PAYMENT", "2030-06-01", "e", 70, "CHF"),
-        due("PAYMENT", "2030-06-01", "f", 0),
-      ],
-      now,
-    );
-    expect(costs).toEqual([
-      { currency: "CHF", cents: 70, times: 1 },
-      { currency: "EUR", cents: 350, times: 2 },
-    ]);
-  });
-
-  it("tells the line of a ledger that did not go in", () => {
-    const wrong = { line: 3, column: "ends", message: "“soon” is no day." };
-    expect(notImported([wrong])).toBe("Nothing was recorded. Line 3, ends: “soon” is no day.");
-    expect(notImported([wrong, wrong, wrong])).toContain("And 2 more problems.");
   });
 });

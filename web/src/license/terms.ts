@@ -1,4 +1,4 @@
-import type { LicenseDraft } from "../shared/api/types";
+import type { LicenseDraft, Slot, TermsSet } from "../shared/api/types";
 import { wholeIn } from "../shared/parts/format";
 import { words } from "./words";
 
@@ -83,4 +83,16 @@ export function aboutDays(begins: string | null, ends: string | null, today: str
 /** Whether a currency is written as its code is: three letters. */
 export function isCurrency(typed: string): boolean {
   return /^[A-Za-z]{3}$/.test(typed.trim());
+}
+
+/** The faces with one more, or without it when it is among them. */
+export function toggled(faces: Slot[], face: Slot): Slot[] {
+  return faces.some((one) => one.key === face.key)
+    ? faces.filter((one) => one.key !== face.key)
+    : [...faces, face];
+}
+
+/** The terms of a set for a license that is not recorded yet; its name and what it covers stay. */
+export function startedFrom(set: TermsSet | undefined, start: LicenseDraft): LicenseDraft {
+  return set ? { ...set.terms, name: start.name, covers: start.covers } : start;
 }

@@ -1,4 +1,4 @@
-import type { Due, LedgerProblem, License, LicenseDraft } from "../shared/api/types";
+import type { Due, License, LicenseDocument, LicenseDraft } from "../shared/api/types";
 import { count, day, money, plainly } from "../shared/parts/format";
 
 /** What the Licenses place says. */
@@ -21,6 +21,13 @@ export const words = {
   basis: "Basis",
   vendor: "Vendor",
   covers: "Covers",
+  someFaces: "Some faces only",
+  wholeAgain: "The whole family",
+  facesOf: "Faces of",
+  keepAsSet: "Keep as a set of terms",
+  startFrom: "Start from",
+  startBlank: "blank terms",
+  sets: "Sets of terms",
   allows: "What it allows",
   webUse: "Use on web pages",
   thirdParty: "By a third party",
@@ -115,7 +122,16 @@ export const words = {
   },
   due: "What falls due",
   nothingDue: "Nothing falls due in the coming eighteen months.",
-  ledger: "Ledger as CSV",
+  costs: "Costs",
+  costsBelow: "What the coming twelve months cost, by the clients whose sites stand on each license.",
+  noCosts: "Nothing is paid in the coming twelve months.",
+  nobody: "no site stands on it",
+  client: "Client",
+  total: "Total",
+  allTogether: "All together",
+  howCosts:
+    "A license for several sites is divided equally among them. Counted are recorded payments, and what renews by itself for a price.",
+  ledger: "The ledger:",
   importLedger: "Import a ledger",
   ledgerFile: "Ledger to import",
   acts: "What may be done",
@@ -128,12 +144,15 @@ export const words = {
   overLimit: "has no place: more are named than it permits",
   money: "Dates and money",
   document: "Document",
-  agreement: "Agreement",
-  noAgreement: "The agreement itself is not attached.",
-  attach: "Attach the agreement",
-  attachNewer: "Attach a newer one",
+  proofs: "Documents",
+  noDocument: "No document is attached: neither the agreement nor an invoice.",
+  attachAs: "What it is",
+  attach: "Attach a document",
   attached: "Attached.",
-  agreementFile: "Agreement file",
+  documentFile: "Document file",
+  show: "Show",
+  hide: "Hide",
+  page: "Page",
   ask: "Ask the vendor",
   remove: "Delete the license",
   delete: "Delete",
@@ -150,6 +169,14 @@ export const basisWords: Record<LicenseDraft["basis"], string> = {
   TRIAL: "Trial",
   DESKTOP: "Desktop only",
   CUSTOM: "Custom terms",
+};
+
+/** What a document is to the license. */
+export const kindWords: Record<LicenseDocument["kind"], string> = {
+  AGREEMENT: "Agreement",
+  INVOICE: "Invoice",
+  ORDER: "Order",
+  CORRESPONDENCE: "Correspondence",
 };
 
 /** What is presumed of web use on a basis, where the terms do not say it. */
@@ -279,13 +306,4 @@ export function yearCosts(cents: number, currency: string, times: number): strin
 
 export function imported(licenses: number): string {
   return `Recorded ${count(licenses, "license", "licenses")}.`;
-}
-
-/** Why a ledger did not go in. */
-export function notImported(problems: LedgerProblem[]): string {
-  const [first] = problems;
-  const where = first ? `Line ${first.line}${first.column ? `, ${first.column}` : ""}: ${first.message}` : "";
-  const more =
-    problems.length > 1 ? ` And ${count(problems.length - 1, "more problem", "more problems")}.` : "";
-  return `Nothing was recorded. ${where}${more}`;
 }

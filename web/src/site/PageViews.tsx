@@ -2,10 +2,12 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useForm } from "react-hook-form";
 import { useMayEdit } from "../shared/account/session";
-import { api, bodyOf } from "../shared/api/client";
+import { api, bodyOf, filesIn } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
+import { ChooseFile } from "../shared/parts/ChooseFile";
 import { month, whole, wholeIn } from "../shared/parts/format";
-import { words } from "./words";
+import { taken } from "../shared/parts/imports";
+import { viewsImported, words } from "./words";
 
 const MOST_SHOWN = 12;
 
@@ -29,6 +31,14 @@ export function PageViews({ siteId }: { siteId: string }) {
       ),
     said: () => words.viewsRecorded,
   });
+  const importing = useChange({
+    of: "site",
+    change: async (file: File) => {
+      const body = filesIn("file", [{ file, path: file.name }]);
+      return taken(await bodyOf(api.POST("/api/page-views", { params: { query: { check: false } }, body })));
+    },
+    said: (report) => viewsImported(report.recorded),
+  });
   const add = handleSubmit(async ({ month, views }) => {
     if (await record.mutateAsync({ month, views: wholeIn(views) }).catch(() => null)) {
       reset();
@@ -51,6 +61,7 @@ export function PageViews({ siteId }: { siteId: string }) {
           </tbody>
         </table>
       )}
+      {mayEdit && <p className="quiet small">{words.viewsFileIs}</p>}
       {mayEdit && (
         <form className="in-a-row" onSubmit={(event) => void add(event)}>
           <TextField
@@ -68,6 +79,14 @@ export function PageViews({ siteId }: { siteId: string }) {
           <Button type="submit" variant="outlined" size="small" disabled={record.isPending}>
             {words.recordViews}
           </Button>
+          <ChooseFile
+            label={words.viewsFile}
+            accept=".csv,text/csv"
+            disabled={importing.isPending}
+            onFile={(file) => importing.mutate(file)}
+          >
+            {words.importViews}
+          </ChooseFile>
         </form>
       )}
     </>

@@ -25,6 +25,10 @@ export const words = {
   statement: "Statement for the client",
   staging: "Staging",
   stagingHelp: "Those that visitors do not see; licenses may permit them apart.",
+  importViews: "Import a CSV",
+  viewsFile: "Page views to import",
+  viewsFileIs:
+    "A CSV has the columns site (a name or a domain), month and page_views, for any sites and months.",
   pageViews: "Page views",
   pageViewsAre: "a month, for licenses that count them",
   month: "Month",
@@ -95,4 +99,8 @@ export function packInWords(pack: Pack, files: number): string {
 
 export function deleting(roles: number): string {
   return `Its ${roles === 1 ? "text role" : `${roles} text roles`} and its packs go with it. Families, licenses and the client stay.`;
+}
+
+export function viewsImported(months: number): string {
+  return `Recorded the page views of ${count(months, "month", "months")}.`;
 }

@@ -37,6 +37,8 @@ export const network = setupServer(
   http.get("*/api/sites/:id/page-views", () => HttpResponse.json([])),
   http.get("*/api/session/calendar", () => HttpResponse.json({ open: false })),
   http.get("*/api/due", () => HttpResponse.json([])),
+  http.get("*/api/costs", () => HttpResponse.json({ months: [], rows: [], totals: [] })),
+  http.get("*/api/terms", () => HttpResponse.json([])),
   http.get("*/api/licenses/:id/standing", () =>
     HttpResponse.json({ named: [], others: [], freePlaces: null }),
   ),

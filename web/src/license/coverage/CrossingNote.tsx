@@ -1,12 +1,18 @@
+import Button from "@mui/material/Button";
+import { useState } from "react";
 import { Link } from "react-router";
+import { useMayEdit } from "../../shared/account/session";
 import { useGet } from "../../shared/api/queries";
 import type { Explained } from "../../shared/api/types";
 import { Verdict } from "../../shared/parts/Verdict";
 import { useSettled } from "../../shared/parts/useSettled";
+import { AttachDialog } from "./AttachDialog";
 import { asksFor, nameOn, words } from "./words";
 
 /** Why a family may or may not be used on a site, and what can be done about it. */
 export function CrossingNote({ familyId, siteId }: { familyId: string; siteId: string }) {
+  const mayEdit = useMayEdit();
+  const [attaching, setAttaching] = useState(false);
   const settled = useSettled(`${familyId} ${siteId}`);
   const ready = settled === `${familyId} ${siteId}`;
   const crossing = useGet(
@@ -44,6 +50,13 @@ export function CrossingNote({ familyId, siteId }: { familyId: string; siteId: s
         <p>{words.noLicense}</p>
       )}
       <ul className="bare-list">
+        {mayEdit && crossing.extensible.length > 0 && (
+          <li>
+            <Button size="small" onClick={() => setAttaching(true)}>
+              {words.attach}
+            </Button>
+          </li>
+        )}
         {waysOf(crossing).map(({ to, said }) => (
           <li key={to}>
             <Link className="act" to={to}>
@@ -52,6 +65,7 @@ export function CrossingNote({ familyId, siteId }: { familyId: string; siteId: s
           </li>
         ))}
       </ul>
+      {attaching && <AttachDialog crossing={crossing} onClose={() => setAttaching(false)} />}
     </section>
   );
 }
@@ -59,7 +73,15 @@ export function CrossingNote({ familyId, siteId }: { familyId: string; siteId: s
 type Way = { to: string; said: string };
 
 /** What can be done about a crossing that is not allowed: where, and what it is called. */
-export function waysOf({ verdict, licenses, lacking, familyId, siteId, faces }: Explained): Way[] {
+export function waysOf({
+  verdict,
+  licenses,
+  lacking,
+  extensible,
+  familyId,
+  siteId,
+  faces,
+}: Explained): Way[] {
   if (verdict === "ALLOWED") {
     return [];
   }
@@ -74,7 +96,7 @@ export function waysOf({ verdict, licenses, lacking, familyId, siteId, faces }: 
   if (best && best.verdict === "NOT_STATED" && !against.includes("ENDS")) {
     ways.push({ to: `${terms}#ask`, said: words.askVendor });
   }
-  if (best && domain && best.verdict === "REFUSED") {
+  if (best && domain && best.verdict === "REFUSED" && extensible.length === 0) {
     ways.push({ to: `${terms}?domain=${domain}#domains`, said: nameOn(domain, best.licenseName) });
   }
   if (!best || best.verdict === "REFUSED") {

@@ -1,9 +1,10 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
-import type { CoverageTable, Crossed, Explained } from "../../shared/api/types";
+import type { CoverageTable, Crossed, Explained, LicenseDraft } from "../../shared/api/types";
 import { network } from "../../testing/network";
 import { open } from "../../testing/render";
+import { license } from "../../testing/samples";
 import { blocksOf } from "./blocks";
 import { waysOf } from "./CrossingNote";
 import { step } from "./walk";
@@ -26,6 +27,7 @@ const explained = (change: Partial<Explained> = {}): Explained => ({
   faces: [],
   lacking: [],
   licenses: [],
+  extensible: [],
   ...change,
 });
 
@@ -143,5 +145,46 @@ describe("the coverage page", () => {
     await user.click(screen.getByRole("checkbox", { name: "in use only" }));
     await waitFor(() => expect(router.state.location.search).toBe("?used=true"));
     await waitFor(() => expect(asked.at(-1)).toContain("used=true"));
+  });
+
+  it("extends a license only with who agreed, when and the proof", async () => {
+    let sent: LicenseDraft | undefined;
+    const crossing = explained({
+      extensible: [
+        { licenseId: "l1", licenseName: "Ostrel web license", family: false, domains: ["a.example"] },
+      ],
+    });
+    network.use(
+      http.get("*/api/clients", () => HttpResponse.json({ items: [], next: null })),
+      http.get("*/api/coverage/size", () => HttpResponse.json({ families: 1, sites: 1 })),
+      http.get("*/api/coverage", () =>
+        HttpResponse.json({
+          sites: [{ id: "s1", name: "Fernway", clientId: "c1", clientName: "Fernway" }],
+          nextSites: null,
+          items: [{ familyId: "f1", familyName: "Ostrel", crossings: [cell("s1", "REFUSED", true)] }],
+          next: null,
+        }),
+      ),
+      http.get("*/api/coverage/:family/:site", () => HttpResponse.json(crossing)),
+      http.get("*/api/licenses/l1", () => HttpResponse.json(license({}, { notes: "Before." }))),
+      http.put("*/api/licenses/l1", async ({ request }) => {
+        sent = (await request.json()) as LicenseDraft;
+        return HttpResponse.json(license({ version: 6 }, sent));
+      }),
+    );
+    const { user } = await open("/licenses/coverage", "Coverage");
+    (await screen.findByRole("grid", { name: "Coverage" })).focus();
+    await user.keyboard("{ArrowRight}");
+    await user.click(await screen.findByRole("button", { name: "Extend a license …" }));
+    const dialog = await screen.findByRole("dialog");
+    const record = within(dialog).getByRole("button", { name: "Record it" });
+    expect(record).toBeDisabled();
+    await user.type(within(dialog).getByLabelText("Who at the vendor agreed"), "Ana Reyes");
+    expect(record).toBeDisabled();
+    await user.type(within(dialog).getByLabelText("What shows it"), "her mail");
+    await user.click(record);
+    expect(await screen.findByText("Extended “Ostrel web license”.")).toBeInTheDocument();
+    expect(sent).toMatchObject({ domains: ["a.example"], confirmedBy: "Ana Reyes" });
+    expect(sent?.notes).toContain("Before.\nAna Reyes agreed to a.example on");
   });
 });

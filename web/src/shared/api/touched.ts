@@ -2,6 +2,7 @@
 export type Changed =
   | "family"
   | "license"
+  | "terms"
   | "site"
   | "client"
   | "flag"
@@ -26,8 +27,9 @@ const inventory = [
 
 const follows: Record<Exclude<Changed, "anything">, string[]> = {
   family: [...inventory, "/api/history", "/api/intakes"],
-  license: [...inventory, "/api/history", "/api/due"],
-  site: [...inventory, "/api/clients", "/api/history"],
+  license: [...inventory, "/api/history", "/api/due", "/api/costs"],
+  terms: ["/api/terms", "/api/history"],
+  site: [...inventory, "/api/clients", "/api/history", "/api/costs"],
   client: ["/api/clients", "/api/sites", "/api/history"],
   flag: ["/api/flags", "/api/history"],
   intake: ["/api/intakes", "/api/history"],

@@ -61,6 +61,7 @@ export function placeOf(subjectType: string, subjectId: string): string | null {
   const places: Record<string, string> = {
     family: "/families/",
     license: "/licenses/",
+    terms: "/licenses/terms/",
     site: "/sites/",
     intake: "/intake/",
   };
@@ -78,6 +79,7 @@ export function placeOf(subjectType: string, subjectId: string): string | null {
 export const typeWords: Record<string, string> = {
   family: "Families",
   license: "Licenses",
+  terms: "Sets of terms",
   site: "Sites",
   client: "Clients",
   intake: "Intakes",

@@ -52,13 +52,23 @@ export function Leaf(props: {
 }
 
 /** A stretch of a page with the notes that speak of it at its height, and what is told of deeds done in it. */
-export function Line(props: { notes?: ReactNode; children: ReactNode; id?: string; ruled?: boolean }) {
+export function Line(props: {
+  notes?: ReactNode;
+  children: ReactNode;
+  id?: string;
+  ruled?: boolean;
+  className?: string;
+}) {
   const line = useId();
   const element = useRef<HTMLDivElement>(null);
   useLine(line, element);
   return (
     <LineContext value={line}>
-      <div ref={element} className={props.ruled ? "line ruled" : "line"} id={props.id}>
+      <div
+        ref={element}
+        className={["line", props.ruled && "ruled", props.className].filter(Boolean).join(" ")}
+        id={props.id}
+      >
         <div className="line-text">{props.children}</div>
         <Told line={line} />
         <div className="line-margin">{props.notes}</div>

@@ -3,12 +3,14 @@ package app.unciala.demo;
 import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A license of the scenario, in days from today; {@code endsIn} null means that it does not end. {@code holder} is the
- * client who holds it, {@code places} how many domains may be named, {@code pageViews} how many a month are permitted.
+ * client who holds it, {@code places} how many domains may be named, {@code pageViews} how many a month are permitted,
+ * {@code paidIn} when it is paid for next; {@code keptAs} is the name of the set of terms that its terms are kept as.
  */
 @RecordBuilder
 public record Deal(
@@ -29,7 +31,9 @@ public record Deal(
         int noticeDays,
         boolean renews,
         long price,
+        @Nullable Integer paidIn,
         boolean agreement,
+        @Nullable String keptAs,
         int daysAgo,
         String by) {
 
@@ -54,5 +58,27 @@ public record Deal(
     /** Whether it may be used on any domain. */
     public boolean anywhere() {
         return domains.isEmpty() && places == null;
+    }
+
+    /** The agreement, in the words in which such texts say what is permitted. */
+    public String agreementText() {
+        List<String> lines = new ArrayList<>(List.of(name, vendor, ""));
+        if (webUse != Clause.NOT_STATED) {
+            lines.add("You may" + (webUse == Clause.GRANTED ? "" : " not")
+                    + " use the fonts on web pages and serve them from your own server.");
+        }
+        if (places != null) {
+            lines.add("They may be used on up to " + places + " domains.");
+        }
+        if (pageViews != null) {
+            lines.add("Up to " + pageViews + " page views a month are permitted.");
+        }
+        if (converting != Clause.NOT_STATED) {
+            lines.add("Converting the fonts to other formats is"
+                    + (converting == Clause.GRANTED ? " permitted." : " not permitted."));
+        }
+        lines.add("");
+        lines.add("Made up for a demonstration.");
+        return String.join("\n", lines) + "\n";
     }
 }

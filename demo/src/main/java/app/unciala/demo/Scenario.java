@@ -209,7 +209,8 @@ public final class Scenario {
                         Deal.of("Penmarrow web license", Basis.BOUGHT, "Marrow Type", "Penmarrow", 381, MARA)
                                 .domains(List.of("harborandrye.example", "northlight.example", "opalstreet.example"))
                                 .places(5)
-                                .price(31500),
+                                .price(31500)
+                                .keptAs("Marrow Type: web terms, 2026"),
                         Deal.of("Vellumine donation", Basis.DONATION, "Brother Anselm’s Types", "Vellumine", 379, TOMAS)
                                 .price(2000)
                                 .agreement(false),
@@ -240,9 +241,11 @@ public final class Scenario {
                         Deal.of("Marl by page views", Basis.PAGE_VIEWS, "Pit & Quarry", "Marl", 88, PRIYA)
                                 .domains(List.of("marlpit.example"))
                                 .pageViews(50_000L)
-                                .price(14400)
+                                .price(1200)
+                                .paidIn(9)
                                 .endsIn(276)
-                                .noticeDays(60),
+                                .noticeDays(60)
+                                .keptAs("Pit & Quarry: by page views"),
                         Deal.of("Skerry trial", Basis.TRIAL, "Skerry Rocks Foundry", "Skerry Display", 162, PRIYA)
                                 .webUse(Clause.NOT_STATED)
                                 .converting(Clause.REFUSED)

@@ -40,6 +40,7 @@ import app.unciala.server.site.PageViewsService;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.SiteDraft;
 import app.unciala.server.storage.FileStore;
+import app.unciala.server.terms.TermsSetService;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -78,6 +79,7 @@ class DemoSeeder {
     private final FamilyService families;
     private final LicenseService licenses;
     private final ClientService clients;
+    private final TermsSetService termsSets;
     private final SiteService sites;
     private final PageViewsService pageViews;
     private final PackService packs;
@@ -97,6 +99,7 @@ class DemoSeeder {
             FamilyService families,
             LicenseService licenses,
             ClientService clients,
+            TermsSetService termsSets,
             SiteService sites,
             PageViewsService pageViews,
             PackService packs,
@@ -112,6 +115,7 @@ class DemoSeeder {
         this.families = families;
         this.licenses = licenses;
         this.clients = clients;
+        this.termsSets = termsSets;
         this.sites = sites;
         this.pageViews = pageViews;
         this.packs = packs;
@@ -268,18 +272,33 @@ class DemoSeeder {
                 .renews(deal.renews())
                 .noticeDays(deal.noticeDays())
                 .price(deal.price())
-                .pricePer(deal.basis() == Basis.SUBSCRIPTION ? PricePer.YEAR : PricePer.ONCE)
+                .pricePer(per(deal.basis()))
+                .nextPayment(deal.paidIn() == null ? null : now.plusDays(deal.paidIn()))
                 .build();
         Recorded license = licenses.create(draft);
-        if (deal.agreement()) {
-            String text = deal.name() + "\n" + deal.vendor() + "\nMade up for a demonstration.\n";
-            licenses.attach(
-                    license.id(),
-                    license.version(),
-                    DocumentKind.AGREEMENT,
-                    deal.name() + ".txt",
-                    store.put(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8))));
+        if (deal.keptAs() != null) {
+            termsSets.create(
+                    LicenseDraftBuilder.builder(draft).name(deal.keptAs()).build());
         }
+        if (deal.agreement()) {
+            byte[] text = deal.agreementText().getBytes(StandardCharsets.UTF_8);
+            license = attach(license, DocumentKind.AGREEMENT, deal.name() + ".txt", text);
+            if (deal.basis().isPaid() && deal.price() > 0) {
+                attach(license, DocumentKind.INVOICE, deal.name() + ", invoice.pdf", DemoInvoice.of(deal, today));
+            }
+        }
+    }
+
+    private Recorded attach(Recorded license, DocumentKind kind, String name, byte[] bytes) {
+        return licenses.attach(license.id(), license.version(), kind, name, store.put(new ByteArrayInputStream(bytes)));
+    }
+
+    private static PricePer per(Basis basis) {
+        return switch (basis) {
+            case SUBSCRIPTION -> PricePer.YEAR;
+            case PAGE_VIEWS -> PricePer.MONTH;
+            default -> PricePer.ONCE;
+        };
     }
 
     private void decide(Decision decision) {

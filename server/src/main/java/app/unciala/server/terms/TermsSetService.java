@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
  * no license.
  */
 @Service
-class TermsSetService implements Reverser {
+public class TermsSetService implements Reverser {
     private static final Limit MOST = Limit.of(500);
     private static final String DELETED = "set of terms deleted";
 
@@ -53,7 +53,7 @@ class TermsSetService implements Reverser {
      * @param terms without what belongs to one purchase: what is covered, by whom it is held, days and proofs
      * @param allows what a license on these terms allows, in sentences
      */
-    record TermsSet(String id, long version, LicenseDraft terms, List<String> allows) {}
+    public record TermsSet(String id, long version, LicenseDraft terms, List<String> allows) {}
 
     @Transactional(readOnly = true)
     public List<TermsSet> all() {
