@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { useMayEdit } from "../shared/account/session";
+import { useMayEdit, usePeople } from "../shared/account/session";
 import { api, bodyOf, editing, filesIn } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
 import type { License, LicenseDocument } from "../shared/api/types";
@@ -69,11 +69,12 @@ export function Documents({ license }: { license: License }) {
 
 function Attached({ license, document }: { license: string; document: LicenseDocument }) {
   const [open, setOpen] = useState(false);
+  const people = usePeople();
   const { kind, fileName, bytes, addedAt, addedBy } = document;
   return (
     <>
       <b>{kindWords[kind]}</b> <Download file={document} />{" "}
-      <span className="quiet small">{[kB(bytes), day(addedAt), addedBy].filter(Boolean).join(", ")}</span>{" "}
+      <span className="quiet small">{[kB(bytes), day(addedAt), people(addedBy)].filter(Boolean).join(", ")}</span>{" "}
       <Button
         size="small"
         aria-expanded={open}

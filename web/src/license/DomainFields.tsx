@@ -9,8 +9,11 @@ import { adding, countingWords, words } from "./words";
 
 const countings = Object.entries(countingWords) as [LicenseDraft["counting"], string][];
 
-/** Where a license holds; `added` is a domain that a flag asked for and that is not saved yet. */
-export function DomainFields({ added }: { added?: string | null }) {
+/**
+ * Where a license holds; `added` is a domain that a flag asked for and that is not saved yet. A set of terms names no
+ * domains, as they belong to one purchase.
+ */
+export function DomainFields({ added, ofSet }: { added?: string | null; ofSet?: boolean }) {
   const { control, register, watch } = useFormContext<LicenseDraft>();
   const anyDomain = watch("anyDomain");
   return (
@@ -18,7 +21,7 @@ export function DomainFields({ added }: { added?: string | null }) {
       <span className="label">{words.domains}</span>
       <div>
         <Tick name="anyDomain" label={words.anyDomain} />
-        {!anyDomain && (
+        {!anyDomain && !ofSet && (
           <Controller
             name="domains"
             control={control}

@@ -116,7 +116,7 @@ export function LicenseForm(props: Props) {
         </Line>
         <Line id="domains" notes={notes.domains}>
           <h2 className="section">{words.where}</h2>
-          <DomainFields added={dirty ? domain : null} />
+          <DomainFields added={dirty ? domain : null} ofSet={ofSet} />
         </Line>
         <Line id="dates" notes={notes.dates}>
           <h2 className="section">{words.when}</h2>

@@ -25,6 +25,8 @@ import { emptyTerms, startedFrom } from "./terms";
 import { basisWords, oneForAll, words } from "./words";
 
 const MOST_FAMILIES = 200;
+/** Stands for no set of terms where one is chosen. */
+const BLANK = "blank";
 
 export function LicensePage() {
   const { id = "" } = useParams();
@@ -93,10 +95,10 @@ function NewLicense() {
             <Choice
               label={words.startFrom}
               width={320}
-              value={set?.id ?? ""}
-              options={[["", words.startBlank], ...sets.data.map((one) => [one.id, one.terms.name] as const)]}
+              value={set?.id ?? BLANK}
+              options={[[BLANK, words.startBlank], ...sets.data.map((one) => [one.id, one.terms.name] as const)]}
               onChange={(chosen) => {
-                params.set("terms", chosen);
+                params.set("terms", chosen === BLANK ? "" : chosen);
                 setParams(params, { replace: true });
               }}
             />

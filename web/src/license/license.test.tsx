@@ -346,7 +346,7 @@ describe("sets of terms", () => {
     );
     await user.click(within(dialog).getByRole("button", { name: "Keep" }));
     expect(await screen.findByText("Kept as a set of terms.")).toBeInTheDocument();
-    expect(kept[0]).toMatchObject({ webUse: "GRANTED", covers: [] });
+    expect(kept[0]).toMatchObject({ webUse: "GRANTED", vendor: "Marrow Type" });
     await router.navigate("/licenses/terms");
     expect(await screen.findByText("A family may be served on 3 domains.")).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Record a license on these terms" })).toHaveAttribute(

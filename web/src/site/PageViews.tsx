@@ -61,7 +61,6 @@ export function PageViews({ siteId }: { siteId: string }) {
           </tbody>
         </table>
       )}
-      {mayEdit && <p className="quiet small">{words.viewsFileIs}</p>}
       {mayEdit && (
         <form className="in-a-row" onSubmit={(event) => void add(event)}>
           <TextField
@@ -89,6 +88,7 @@ export function PageViews({ siteId }: { siteId: string }) {
           </ChooseFile>
         </form>
       )}
+      {mayEdit && <p className="quiet small">{words.viewsFileIs}</p>}
     </>
   );
 }

@@ -13,7 +13,7 @@ export function KeepAsSet({ terms }: { terms: LicenseDraft }) {
   const keep = useChange({
     of: "terms",
     change: (called: string) =>
-      bodyOf(api.POST("/api/terms", { body: { ...terms, name: called, covers: [], holderId: null } })),
+      bodyOf(api.POST("/api/terms", { body: { ...terms, name: called } })),
     said: () => words.kept,
   });
   return (

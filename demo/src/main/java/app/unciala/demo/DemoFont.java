@@ -73,7 +73,16 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
     byte[] draw() {
         String license = (family.equals(FOR_TRYING) ? "Trial version, not for publication. " : "")
                 + "Drawn for the demonstration of Unciala; licensed like the program itself.";
-        return hand.write(family, slot, version, tweak, license, fsType);
+        return hand.write(family, slot, version, tweak, foundry(), license, fsType);
+    }
+
+    /** Who made it, by the license that somebody bought or was given. */
+    private String foundry() {
+        return Scenario.deals().stream()
+                .filter(deal -> deal.holder() == null && deal.families().contains(family))
+                .map(Deal::vendor)
+                .findFirst()
+                .orElse("");
     }
 
     /** The font's bytes as drawn at build time. */

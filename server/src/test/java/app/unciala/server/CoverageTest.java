@@ -32,7 +32,7 @@ class CoverageTest {
     static void fill() {
         caller = SERVER.signIn();
         licensed = caller.hold("Penmarrow-Regular.ttf");
-        bare = caller.hold("Osier-Regular.ttf");
+        bare = caller.hold("PenmarrowCapitals-Regular.ttf");
         site = caller.site("Tarn Bakery", "tarn.example", licensed, 400);
         other = caller.site("Quay Boats", "quay.example", bare, 400);
         Map<String, Object> terms = new LinkedHashMap<>(Samples.license(licensed, "tarn.example"));
@@ -76,7 +76,7 @@ class CoverageTest {
                 .isNotEqualTo(part.get("items").get(0).get("familyId"));
         assertThat(next.get("next").isNull()).isTrue();
         assertThat(next.get("nextSites").isNull()).isTrue();
-        assertThat(caller.get("/api/coverage?name=penm").json().get("items")).hasSize(1);
+        assertThat(caller.get("/api/coverage?name=capit").json().get("items")).hasSize(1);
         assertThat(caller.get("/api/coverage/size?name=%25&used=true")
                         .json()
                         .get("families")
@@ -118,12 +118,26 @@ class CoverageTest {
         assertThat(family.get("extensible").get(0).get("licenseId").asString()).isEqualTo(license);
         assertThat(family.get("extensible").get(0).get("family").asBoolean()).isTrue();
         assertThat(family.get("extensible").get(0).get("domains")).isEmpty();
-        assertThat(caller.get("/api/coverage/" + bare + "/" + other).json().get("extensible"))
-                .as("no license of this site")
+        foundry(bare, "Another");
+        assertThat(caller.get("/api/coverage/" + bare + "/" + site).json().get("extensible"))
+                .as("no vendor extends the license of another")
                 .isEmpty();
+        foundry(bare, "Marrow Type");
         assertThat(caller.get("/api/coverage/" + licensed + "/" + site).json().get("extensible"))
                 .as("it is allowed already")
                 .isEmpty();
+    }
+
+    private static void foundry(String family, String foundry) {
+        String path = "/api/families/" + family;
+        String name = caller.get(path).json().get("name").asString();
+        assertThat(caller.send(
+                                "PUT",
+                                path,
+                                Map.of("name", name, "foundry", foundry),
+                                Map.of("If-Match", caller.get(path).header("ETag")))
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test

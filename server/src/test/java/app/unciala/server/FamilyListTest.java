@@ -76,8 +76,8 @@ class FamilyListTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "group=FOUNDRY&name=o|Hollin Type: Hollin, : Osier, : Penmarrow",
-                "group=FOUNDRY&order=NEWEST|Hollin Type: Hollin, : Gannet, : Osier, : Penmarrow",
+                "group=FOUNDRY&name=o|Hollin Type: Hollin, Marrow Type: Penmarrow, : Osier",
+                "group=FOUNDRY&order=NEWEST|Hollin Type: Hollin, Marrow Type: Penmarrow, : Gannet, : Osier",
                 "group=CLIENT&name=o|Client of Tarn Bakery: Penmarrow, Client of Tarn Cart: Penmarrow, : Hollin, : Osier",
                 "name=hollin|none: Hollin",
             })

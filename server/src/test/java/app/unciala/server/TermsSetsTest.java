@@ -33,8 +33,8 @@ class TermsSetsTest {
         assertThat(set.get("terms").get("ends").isNull()).isTrue();
         assertThat(set.get("terms").get("proof").asString()).isEmpty();
         assertThat(set.get("terms").get("domainLimit").asInt()).isEqualTo(2);
-        assertThat(set.get("allows").get(0).asString())
-                .isEqualTo("A family may be served in any format on tarn.example.");
+        assertThat(set.get("allows").get(0).asString()).startsWith("A family may be served in any format");
+        assertThat(set.get("terms").get("domains")).isEmpty();
         String path = "/api/terms/" + set.get("id").asString();
 
         Map<String, Object> copy = new LinkedHashMap<>(terms);
@@ -65,8 +65,8 @@ class TermsSetsTest {
         Caller caller = SERVER.signIn();
         assertThat(caller.send("POST", "/api/terms", Map.of("name", "")).status())
                 .isEqualTo(422);
-        Answer everyone = caller.send("POST", "/api/terms", Map.of("name", "A", "domains", List.of("*.co.uk")));
-        assertThat(everyone.status()).isEqualTo(422);
+        Answer unknown = caller.send("POST", "/api/terms", Map.of("name", "A", "formats", List.of("gif")));
+        assertThat(unknown.json().get("detail").asString()).contains("“gif” is no font format");
         String id = caller.send("POST", "/api/terms", Map.of("name", "Short lived"))
                 .json()
                 .get("id")

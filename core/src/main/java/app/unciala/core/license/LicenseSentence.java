@@ -104,7 +104,9 @@ public final class LicenseSentence {
         if (!within.isEmpty()) {
             return " on " + several(within, "domain", "domains");
         }
-        return where.places().isPresent() ? " on none of the domains it permits, as none is named yet" : "";
+        return where.places().isPresent()
+                ? " on up to " + places(where, where.places().getAsInt()) + ", none of which is named yet"
+                : "";
     }
 
     private String whose() {
@@ -140,17 +142,23 @@ public final class LicenseSentence {
 
     private void limits(List<String> sentences) {
         PermittedDomains where = license.where();
-        where.places()
-                .ifPresent(places ->
-                        sentences.add(where.over().isEmpty() ? freePlaces(where, places) : where.tooMany() + "."));
+        if (!where.named().isEmpty()) {
+            where.places()
+                    .ifPresent(places ->
+                            sentences.add(where.over().isEmpty() ? freePlaces(where, places) : where.tooMany() + "."));
+        }
         license.pageViews().ifPresent(views -> sentences.add(capital(views.words(day)) + "."));
     }
 
     private static String freePlaces(PermittedDomains where, int places) {
         int free = where.free().orElseThrow();
-        String counted = where.counting().words();
-        return Sentences.number(free) + " of its places for " + Sentences.count(places, counted, counted + "s")
+        return Sentences.number(free) + " of its places for " + places(where, places)
                 + (free == 1 ? " is free." : " are free.");
+    }
+
+    private static String places(PermittedDomains where, int places) {
+        String counted = where.counting().words();
+        return Sentences.count(places, counted, counted + "s");
     }
 
     private void otherActs(List<String> sentences) {

@@ -37,8 +37,10 @@ public enum Hand {
      * Writes a font in this hand.
      *
      * @param version as in "1.0"; {@code tweak} widens the letters a little, so that two versions differ
+     * @param foundry the manufacturer's name, or empty
      */
-    public byte[] write(String family, Slot slot, String version, double tweak, String license, int fsType) {
+    public byte[] write(
+            String family, Slot slot, String version, double tweak, String foundry, String license, int fsType) {
         double weight = slot.weight().min();
         boolean italic = slot.slope() != Slope.UPRIGHT;
         double width = slot.width().max() / 100;
@@ -50,6 +52,7 @@ public enum Hand {
                 slot.width(),
                 slot.slope(),
                 version,
+                foundry,
                 license,
                 fsType);
         return new Writing(this, style, naming).run();

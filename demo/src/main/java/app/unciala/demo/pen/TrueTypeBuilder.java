@@ -31,6 +31,7 @@ final class TrueTypeBuilder {
             Range width,
             Slope slope,
             String version,
+            String foundry,
             String license,
             int fsType) {}
 
@@ -268,6 +269,9 @@ final class TrueTypeBuilder {
         names.put(4, full);
         names.put(5, "Version " + naming.version());
         names.put(6, (naming.family() + "-" + style).replace(" ", ""));
+        if (!naming.foundry().isEmpty()) {
+            names.put(8, naming.foundry());
+        }
         names.put(13, naming.license());
         if (!naming.width().isSingle()) {
             names.put(VariableWidth.AXIS_NAME, "Width");

@@ -17,6 +17,8 @@ import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.SnapshotLoader;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.listing.Cursor;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Comparator;
@@ -44,12 +46,15 @@ public class CoverageService {
     private static final String SITES = "t.deleted_at is null and (:client is null or t.client_id = :client)";
 
     private static final int MOST_EXTENSIBLE = 20;
+    private static final int MOST_OF_FOUNDRY = 200;
 
     private final SnapshotLoader snapshots;
+    private final LicenseService licenses;
     private final JdbcClient database;
 
-    CoverageService(SnapshotLoader snapshots, JdbcClient database) {
+    CoverageService(SnapshotLoader snapshots, LicenseService licenses, JdbcClient database) {
         this.snapshots = snapshots;
+        this.licenses = licenses;
         this.database = database;
     }
 
@@ -101,7 +106,7 @@ public class CoverageService {
     /**
      * One crossing in full: the faces that the site asks for, and what each license that covers the family says, the
      * best first. {@code lacking} are the domains of the site that the best one does not permit; {@code extensible} the
-     * licenses for this family, or for others of the site, that would allow it once they were extended.
+     * licenses for this family, or others of its foundry, that would allow it once they were extended.
      */
     public record Explained(
             String familyId,
@@ -186,12 +191,11 @@ public class CoverageService {
                 cell.verdict() == Verdict.ALLOWED ? List.of() : extensible(snapshot, site, familyId));
     }
 
-    private static List<Extensible> extensible(Snapshot snapshot, Snapshot.Site site, String familyId) {
+    /** Of the licenses for the family, and for others of its foundry: no vendor extends the license of another. */
+    private List<Extensible> extensible(Snapshot snapshot, Snapshot.Site site, String familyId) {
         Wish wish = new Wish(familyId, site.places(), site.clientId(), snapshot.today());
-        return Stream.concat(Stream.of(familyId), site.asks().stream().map(ask -> ask.familyId()))
-                .distinct()
-                .flatMap(family -> snapshot.licensesCovering(family).stream())
-                .distinct()
+        return licenses.covering(ofSameFoundry(familyId)).stream()
+                .map(Recorded::toLicense)
                 .flatMap(license -> Amendment.of(license, wish).stream()
                         .map(amendment -> new Extensible(
                                 license.id(),
@@ -205,6 +209,16 @@ public class CoverageService {
                         .thenComparing(Extensible::licenseName))
                 .limit(MOST_EXTENSIBLE)
                 .toList();
+    }
+
+    private List<String> ofSameFoundry(String familyId) {
+        return database.sql("select t.id from family t where t.id = :id or t.deleted_at is null and t.foundry <> ''"
+                        + " and t.foundry = (select f.foundry from family f where f.id = :id)"
+                        + " order by t.id limit :most")
+                .param("id", familyId)
+                .param("most", MOST_OF_FOUNDRY)
+                .query(String.class)
+                .list();
     }
 
     private static Says says(Snapshot snapshot, License license, Snapshot.Site site, String familyId) {

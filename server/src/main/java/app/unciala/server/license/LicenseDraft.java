@@ -208,11 +208,12 @@ public record LicenseDraft(
         return LicenseDraftBuilder.builder(this).covers(others).build();
     }
 
-    /** The terms alone, without what belongs to one purchase: what is covered, who holds it, days and proofs. */
+    /** The terms alone, without what belongs to one purchase: families, holder, named domains, days and proofs. */
     public LicenseDraft ofNoPurchase() {
         return LicenseDraftBuilder.builder(this)
                 .covers(List.of())
                 .holderId(null)
+                .domains(List.of())
                 .begins(null)
                 .ends(null)
                 .nextPayment(null)

@@ -50,7 +50,7 @@ public class TermsSetService implements Reverser {
     /**
      * A set of terms.
      *
-     * @param terms without what belongs to one purchase: what is covered, by whom it is held, days and proofs
+     * @param terms without what belongs to one purchase: families, holder, named domains, days and proofs
      * @param allows what a license on these terms allows, in sentences
      */
     public record TermsSet(String id, long version, LicenseDraft terms, List<String> allows) {}
