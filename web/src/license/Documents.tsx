@@ -74,7 +74,9 @@ function Attached({ license, document }: { license: string; document: LicenseDoc
   return (
     <>
       <b>{kindWords[kind]}</b> <Download file={document} />{" "}
-      <span className="quiet small">{[kB(bytes), day(addedAt), people(addedBy)].filter(Boolean).join(", ")}</span>{" "}
+      <span className="quiet small">
+        {[kB(bytes), day(addedAt), people(addedBy)].filter(Boolean).join(", ")}
+      </span>{" "}
       <Button
         size="small"
         aria-expanded={open}

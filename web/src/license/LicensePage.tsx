@@ -96,7 +96,10 @@ function NewLicense() {
               label={words.startFrom}
               width={320}
               value={set?.id ?? BLANK}
-              options={[[BLANK, words.startBlank], ...sets.data.map((one) => [one.id, one.terms.name] as const)]}
+              options={[
+                [BLANK, words.startBlank],
+                ...sets.data.map((one) => [one.id, one.terms.name] as const),
+              ]}
               onChange={(chosen) => {
                 params.set("terms", chosen === BLANK ? "" : chosen);
                 setParams(params, { replace: true });

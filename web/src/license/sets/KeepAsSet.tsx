@@ -12,8 +12,7 @@ export function KeepAsSet({ terms }: { terms: LicenseDraft }) {
   const [name, setNameTo] = useState<string | null>(null);
   const keep = useChange({
     of: "terms",
-    change: (called: string) =>
-      bodyOf(api.POST("/api/terms", { body: { ...terms, name: called } })),
+    change: (called: string) => bodyOf(api.POST("/api/terms", { body: { ...terms, name: called } })),
     said: () => words.kept,
   });
   return (

@@ -16,7 +16,8 @@ export const words = {
   leave: "Not now",
   setName: "Name of the set",
   kept: "Kept as a set of terms.",
-  whatIsKept: "Kept are the terms: not the families, the holder, the domains named, the days and the proofs of this purchase.",
+  whatIsKept:
+    "Kept are the terms: not the families, the holder, the domains named, the days and the proofs of this purchase.",
 };
 
 /** What a new set is called at first: by the vendor and the year in which its terms were read. */
