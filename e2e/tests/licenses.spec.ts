@@ -78,7 +78,7 @@ test("a ledger goes in as a whole or not at all, and a statement is printed for 
   await goTo(page, "Licenses");
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("link", { name: "Ledger as CSV" }).click(),
+    page.getByRole("link", { name: "The ledger: CSV" }).click(),
   ]);
   const ledger = info.outputPath("licenses.csv");
   await download.saveAs(ledger);
@@ -101,4 +101,84 @@ test("a ledger goes in as a whole or not at all, and a statement is printed for 
     statement.getByRole("row", { name: /Wendlow Regular .*fernway\.example Wendlow open license/ }),
   ).toBeVisible();
   await expect(statement.getByText(/Wendlow Bold is not held/)).toBeVisible();
+});
+
+test("a license starts from a set of terms, and comes in again as an ODRL policy", async ({ page }, info) => {
+  await signIn(page);
+  await openRecord(page, "/licenses", "Penmarrow web license", "Terms");
+  await page.getByRole("button", { name: "Keep as a set of terms" }).click();
+  await page.getByLabel("Name of the set").fill("Terms of the year");
+  await audit(page);
+  await page.getByRole("dialog").getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByText("Kept as a set of terms.")).toBeVisible();
+  await page.goto("/licenses/terms");
+  const set = page.getByRole("region", { name: "Terms of the year" });
+  await expect(set).toContainText("A family may be served as WOFF or WOFF2 on up to 5 hosts");
+  await set.getByRole("link", { name: "Record a license on these terms" }).click();
+  await expect(page.getByLabel("Domains permitted")).toHaveValue("5");
+  await page.getByLabel("Name", { exact: true }).fill("Started from a set");
+  await page.getByRole("button", { name: "Record", exact: true }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Started from a set" })).toBeVisible();
+
+  const policy = await page.request.get(`/api${new URL(page.url()).pathname}/odrl`);
+  const text = await policy.text();
+  expect(text).toContain('"unciala:serve"');
+  await goTo(page, "Licenses");
+  const file = (named: string) => {
+    const path = info.outputPath("policy.jsonld");
+    writeFileSync(path, text.replaceAll("Started from a set", named));
+    return path;
+  };
+  await page.getByLabel("Ledger to import").setInputFiles(file("Started from a set"));
+  await expect(
+    page.getByText(/Nothing was recorded\. License 1, name: A license .* is recorded already/),
+  ).toBeVisible();
+  await page.getByLabel("Ledger to import").setInputFiles(file("Came back"));
+  await expect(page.getByText("Recorded 1 license.")).toBeVisible();
+  await expect(page.getByRole("link", { name: "Came back" })).toBeVisible();
+});
+
+test("what is refused is allowed only after it is recorded who agreed, when and by what that is shown", async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto("/licenses/coverage?name=penmarrow");
+  const grid = page.getByRole("grid", { name: "Coverage" });
+  await grid.getByRole("gridcell", { name: "Penmarrow on Copperline: refused, not used" }).click();
+  await page.getByRole("button", { name: "Extend a license …" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog).toContainText("“Penmarrow web license” is extended by copperline.example");
+  await expect(dialog.getByRole("button", { name: "Record it" })).toBeDisabled();
+  await dialog.getByLabel("Who at the vendor agreed").fill("Ana Reyes");
+  await dialog.getByLabel("What shows it").fill("her mail");
+  await audit(page);
+  await dialog.getByRole("button", { name: "Record it" }).click();
+  await expect(page.getByText("Extended “Penmarrow web license”.")).toBeVisible();
+  await expect(grid.getByRole("gridcell", { name: "Penmarrow on Copperline: allowed, not used" })).toBeVisible();
+});
+
+test("faces are picked on the grid, costs stand by client, and page views come in by a file", async ({ page }) => {
+  await signIn(page);
+  await openRecord(page, "/licenses", "Hollin for Lantern Row", "Terms");
+  await page.getByRole("button", { name: "Some faces only: Hollin" }).click();
+  await page.getByRole("region", { name: "Faces of Hollin" }).getByRole("button", { name: /^Bold/ }).click();
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+  await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "What it allows" }).click();
+  await expect(page.getByText(/^The faces named of Hollin/)).toBeVisible();
+
+  await page.goto("/licenses/costs");
+  await expect(page.getByRole("row", { name: /^Marlpit Brickworks/ })).toContainText("12");
+
+  await openRecord(page, "/sites", "Marlpit");
+  const csv = (text: string) => ({ name: "views.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  await page.getByLabel("Page views to import").setInputFiles(csv("site,month,page_views\nMarlpit,May,7\n"));
+  await expect(
+    page.getByText("Nothing was recorded. Line 2, month: “May” is not a month such as 2030-04."),
+  ).toBeVisible();
+  await page
+    .getByLabel("Page views to import")
+    .setInputFiles(csv("site,month,page_views\nmarlpit.example,2026-05,777\nFernway,2026-05,8\n"));
+  await expect(page.getByText("Recorded the page views of 2 months.")).toBeVisible();
+  await expect(page.getByRole("row", { name: /May 2026/ })).toContainText("777");
 });

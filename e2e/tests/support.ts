@@ -11,6 +11,8 @@ export const places = [
   "/licenses",
   "/licenses/new",
   "/licenses/coverage",
+  "/licenses/costs",
+  "/licenses/terms",
   "/sites",
   "/sites/new",
   "/flags",

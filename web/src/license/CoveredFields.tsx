@@ -60,10 +60,7 @@ function FacesOf(props: { name: string; covered: Covered; onChange: (faces: Slot
   const family = useGet("/api/families/{id}", { path }, { enabled: open }).data;
   return (
     <section className="faces-of" aria-label={`${words.facesOf} ${name}`}>
-      <span>{name}</span>{" "}
-      <span className="quiet small">
-        {covered.faces.length === 0 ? words.wholeFamily : covered.faces.map((face) => face.label).join(", ")}
-      </span>{" "}
+      <span>{name}</span> <span className="quiet small">{facesInWords(covered.faces, open)}</span>{" "}
       <Button
         size="small"
         aria-label={`${open ? words.wholeAgain : words.someFaces}: ${name}`}
@@ -86,4 +83,12 @@ function FacesOf(props: { name: string; covered: Covered; onChange: (faces: Slot
       )}
     </section>
   );
+}
+
+/** Which faces are covered, in words; when they are being picked and none is yet, what to do. */
+function facesInWords(faces: Slot[], picking: boolean): string {
+  if (faces.length > 0) {
+    return faces.map((face) => face.label).join(", ");
+  }
+  return picking ? words.pickFaces : words.wholeFamily;
 }

@@ -24,6 +24,7 @@ export const words = {
   someFaces: "Some faces only",
   wholeAgain: "The whole family",
   facesOf: "Faces of",
+  pickFaces: "pick the faces that it covers",
   keepAsSet: "Keep as a set of terms",
   startFrom: "Start from",
   startBlank: "blank terms",
