@@ -2,7 +2,7 @@ import { Fragment } from "react";
 import { useGet } from "../shared/api/queries";
 import type { CostTable } from "../shared/api/types";
 import { Leaf, Line } from "../shared/layout/Leaf";
-import { NotHere } from "../shared/states/NotHere";
+import { Shown } from "../shared/states/States";
 import { amount, monthHead } from "./costs";
 import { LicenseLeaves } from "./LicenseLeaves";
 import { words } from "./words";
@@ -14,25 +14,22 @@ export function CostsPage() {
   const costs = useGet("/api/costs", { query: { months: MONTHS } });
   return (
     <Leaf title={words.costs} below={words.costsBelow} leaves={<LicenseLeaves />} margin={false}>
-      {costs.data ? (
-        <Line>
-          {costs.data.totals.length === 0 && <p className="quiet">{words.noCosts}</p>}
-          {costs.data.totals.map(({ currency }) => (
-            <Fragment key={currency}>
-              <h2 className="section">{currency}</h2>
-              <InCurrency costs={costs.data} currency={currency} />
-            </Fragment>
-          ))}
-          {costs.data.totals.length > 0 && <p className="quiet small">{words.howCosts}</p>}
-        </Line>
-      ) : (
-        <NotHere
-          error={costs.error}
-          again={() => void costs.refetch()}
-          all="/licenses"
-          allWords={words.all}
-        />
-      )}
+      <Line>
+        <Shown of={costs}>
+          {(table) => (
+            <>
+              {table.totals.length === 0 && <p className="quiet">{words.noCosts}</p>}
+              {table.totals.map(({ currency }) => (
+                <Fragment key={currency}>
+                  <h2 className="section">{currency}</h2>
+                  <InCurrency costs={table} currency={currency} />
+                </Fragment>
+              ))}
+              {table.totals.length > 0 && <p className="quiet small">{words.howCosts}</p>}
+            </>
+          )}
+        </Shown>
+      </Line>
     </Leaf>
   );
 }

@@ -94,7 +94,7 @@ function NewLicense() {
           <div className="in-a-row">
             <Choice
               label={words.startFrom}
-              width={320}
+              width={240}
               value={set?.id ?? BLANK}
               options={[
                 [BLANK, words.startBlank],

@@ -5,7 +5,7 @@ import { api, bodyOf, editing } from "../../shared/api/client";
 import { useChange, useGet } from "../../shared/api/queries";
 import type { TermsSet } from "../../shared/api/types";
 import { Leaf, Line } from "../../shared/layout/Leaf";
-import { NotHere } from "../../shared/states/NotHere";
+import { Shown } from "../../shared/states/States";
 import { LicenseLeaves } from "../LicenseLeaves";
 import { basisWords } from "../words";
 import { words } from "./words";
@@ -15,6 +15,11 @@ export function TermsSetsPage() {
   const sets = useGet("/api/terms");
   return (
     <Leaf title={words.title} below={words.below} leaves={<LicenseLeaves />}>
+      {!sets.data && (
+        <Line>
+          <Shown of={sets}>{() => null}</Shown>
+        </Line>
+      )}
       {sets.data?.length === 0 && (
         <Line>
           <p className="quiet">{words.none}</p>
@@ -25,9 +30,6 @@ export function TermsSetsPage() {
           <OneSet set={set} />
         </Line>
       ))}
-      {!sets.data && (
-        <NotHere error={sets.error} again={() => void sets.refetch()} all="/licenses" allWords={words.all} />
-      )}
     </Leaf>
   );
 }
