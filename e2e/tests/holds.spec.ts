@@ -64,6 +64,7 @@ test("the content is reached by one key, lists by one more, and a place begins a
   await expect(page.getByRole("listitem").first()).toBeVisible();
   const make = page.getByRole("button", { name: "Make WOFF2" });
   await expect(make.nth(1)).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "Foundry" })).toBeVisible();
   await page.keyboard.press("Tab");
   await expect(page.getByRole("link", { name: "Skip to the content" })).toBeFocused();
   await page.keyboard.press("Enter");
@@ -72,7 +73,7 @@ test("the content is reached by one key, lists by one more, and a place begins a
   await page.keyboard.press("Tab");
   await expect(page.getByLabel("Filter by name")).toBeFocused();
   // The words of the sentence that narrows the list, one key each.
-  for (let word = 0; word < 8; word++) {
+  for (let word = 0; word < 9; word++) {
     await page.keyboard.press("Tab");
   }
   await expect(page.getByRole("combobox", { name: "Order" })).toBeFocused();

@@ -1,5 +1,5 @@
-import { memo, useCallback, useEffect, useMemo } from "react";
-import { Link, useSearchParams } from "react-router";
+import { memo } from "react";
+import { Link } from "react-router";
 import { useGet, usePages } from "../shared/api/queries";
 import type { Family, Flag } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
@@ -11,7 +11,8 @@ import { Line } from "../shared/layout/Leaf";
 import { Choice, type Option } from "../shared/parts/Choice";
 import { count } from "../shared/parts/format";
 import { Word } from "../shared/parts/Word";
-import { RecordList, useFilter } from "../shared/parts/RecordList";
+import { RecordList } from "../shared/parts/RecordList";
+import { useNarrowing } from "../shared/parts/useNarrowing";
 import {
   AT_ONCE,
   choices,
@@ -26,22 +27,7 @@ import {
 import { about, noneFits, words } from "./words";
 
 export function FamilyListPage() {
-  const [params, setParams] = useSearchParams();
-  const filter = useMemo(() => filterOf(params), [params]);
-  const named = useFilter(params.get("name") ?? "");
-  const { words: name } = named;
-  const inAddress = params.get("name") ?? "";
-  useEffect(() => {
-    // Only what differs is written: a change of the address moves the focus as a change of place does.
-    if (name !== inAddress) {
-      setParams((now) => paramsOf(filterOf(now), name), { replace: true, preventScrollReset: true });
-    }
-  }, [name, inAddress, setParams]);
-  const onChange = useCallback(
-    (change: Partial<FamilyFilter>) =>
-      setParams(paramsOf({ ...filter, ...change }, name), { replace: true, preventScrollReset: true }),
-    [setParams, filter, name],
-  );
+  const { filter, named, name, onChange } = useNarrowing(filterOf, paramsOf);
   const list = usePages("/api/families", queryOf(filter, name), { keepShown: true });
   const ids = [...new Set(list.items?.map((family) => family.id))];
   const { flagsOf, ready } = useFlagIndex("family", ids, AT_ONCE);

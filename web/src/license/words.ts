@@ -8,6 +8,10 @@ export const words = {
   below: "Over the coming eighteen months, soonest end first.",
   record: "Record a license",
   filter: "Name, vendor or domain",
+  which: "Which licenses",
+  state: "Running or ended",
+  heldByAnyone: "held by anyone",
+  heldByAgency: "held by the agency",
   none: "No license is recorded yet. Record what the agency or its clients bought, were given or subscribe to.",
   notStated:
     "What is left at “not stated” is never taken for a yes: it is flagged, with what to ask the vendor.",
@@ -233,8 +237,15 @@ export const clauseWords: Record<LicenseDraft["webUse"], string> = {
   NOT_STATED: "? Not stated",
 };
 
-export function noneWith(text: string): string {
-  return `No license has “${text}” in its name, vendor or domains.`;
+/** What a list says that has no license; `text` is what their names, vendors or domains should have. */
+export function noneFits(text: string): string {
+  return text
+    ? `No license that fits has “${text}” in its name, vendor or domains.`
+    : "No license fits these words.";
+}
+
+export function heldBy(client: string): string {
+  return `held by ${client}`;
 }
 
 export function oneForAll(families: number): string {

@@ -7,6 +7,7 @@ import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -203,5 +204,43 @@ class RecordsTest {
                 .get("familyIds")
                 .get(0)
                 .asString();
+    }
+
+    @Test
+    void licensesAreListedByWhatStandsInTheAddress() {
+        String holder = caller.send("POST", "/api/clients", Map.of("name", "Holder"))
+                .json()
+                .get("id")
+                .asString();
+        LocalDate today = LocalDate.now();
+        record(Map.of("name", "Filter: held", "holderId", holder, "basis", "TRIAL"));
+        record(Map.of("name", "Filter: over", "ends", today.minusDays(1).toString()));
+        record(Map.of("name", "Filter: 50% soon", "ends", today.plusDays(5).toString(), "noticeDays", 10));
+        record(Map.of("name", "Filter: later", "ends", today.plusDays(50).toString(), "noticeDays", 10));
+        assertThat(named("?name=filter")).hasSize(4);
+        assertThat(named("?name=FILTER&holder=" + holder)).containsExactly("Filter: held");
+        assertThat(named("?name=filter&holder=agency"))
+                .doesNotContain("Filter: held")
+                .hasSize(3);
+        assertThat(named("?name=filter&basis=TRIAL")).containsExactly("Filter: held");
+        assertThat(named("?name=filter&state=ENDED")).containsExactly("Filter: over");
+        assertThat(named("?name=filter&state=ENDING")).containsExactly("Filter: 50% soon");
+        assertThat(named("?name=filter&state=RUNNING&order=ends"))
+                .containsExactly("Filter: 50% soon", "Filter: later", "Filter: held");
+        assertThat(named("?name=0%25")).as("a sign of a pattern is no pattern").containsExactly("Filter: 50% soon");
+        assertThat(caller.get("/api/licenses?state=GONE").status()).isEqualTo(400);
+    }
+
+    private void record(Map<String, Object> terms) {
+        assertThat(caller.send("POST", "/api/licenses", terms).status()).isEqualTo(201);
+    }
+
+    private List<String> named(String query) {
+        return caller.get("/api/licenses" + query)
+                .json()
+                .get("items")
+                .valueStream()
+                .map(one -> one.get("terms").get("name").asString())
+                .toList();
     }
 }

@@ -1,5 +1,6 @@
 package app.unciala.server.license;
 
+import app.unciala.core.license.Basis;
 import app.unciala.server.http.Undoable;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.http.Versions;
@@ -42,10 +43,13 @@ class LicenseController {
     @GetMapping
     Page<Recorded> list(
             @RequestParam(required = false) @Nullable String name,
+            @RequestParam(required = false) @Nullable Basis basis,
+            @RequestParam(required = false) @Nullable String holder,
+            @RequestParam(required = false) LicenseFilter.@Nullable State state,
             @RequestParam(required = false) @Nullable String order,
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "200") int limit) {
-        return licenses.list(name, "ends".equals(order), cursor, limit);
+        return licenses.list(new LicenseFilter(name, basis, holder, state), "ends".equals(order), cursor, limit);
     }
 
     @PostMapping

@@ -1,6 +1,9 @@
 package app.unciala.server.license;
 
+import app.unciala.core.license.Basis;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
@@ -33,6 +36,9 @@ class LicenseEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable LicenseDraft terms;
 
+    @Enumerated(EnumType.STRING)
+    private Basis basis = Basis.CUSTOM;
+
     private @Nullable LocalDate begins;
     private @Nullable LocalDate ends;
     private @Nullable LocalDate noticeFrom;
@@ -53,6 +59,7 @@ class LicenseEntity {
     void edit(LicenseDraft draft) {
         name = draft.name();
         terms = draft;
+        basis = draft.basis();
         begins = draft.begins();
         ends = draft.ends();
         endsOrNever = ends == null ? NEVER : ends;

@@ -3,18 +3,11 @@ package app.unciala.server.license;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
-import org.springframework.data.domain.Limit;
-import org.springframework.data.domain.ScrollPosition;
-import org.springframework.data.domain.Sort;
-import org.springframework.data.domain.Window;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 import org.springframework.data.jpa.repository.Query;
 
-interface LicenseRepository extends JpaRepository<LicenseEntity, String> {
-    Window<LicenseEntity> findBySearchTextContaining(String words, ScrollPosition position, Sort sort, Limit limit);
-
-    Window<LicenseEntity> findAllBy(ScrollPosition position, Sort sort, Limit limit);
-
+interface LicenseRepository extends JpaRepository<LicenseEntity, String>, JpaSpecificationExecutor<LicenseEntity> {
     List<LicenseEntity> findByIdInOrderByNameAscIdAsc(Collection<String> ids);
 
     /** The licenses that begin, end or come into their notice period after one day and up to another. */

@@ -28,7 +28,6 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -120,16 +119,15 @@ public class LicenseService implements Reverser {
         }
     }
 
-    /** The licenses by name or by their end, those that have the words in their name, vendor or domains. */
+    /** The licenses that fit, by name or by their end. */
     @Transactional(readOnly = true)
-    public Page<Recorded> list(@Nullable String words, boolean byEnd, @Nullable String cursor, int limit) {
+    public Page<Recorded> list(LicenseFilter filter, boolean byEnd, @Nullable String cursor, int limit) {
         Sort sort = byEnd ? BY_END : BY_NAME;
         KeysetScrollPosition position =
                 Cursor.read(cursor, byEnd ? Cursor.keys(sort, LocalDate.EPOCH, "", "") : Cursor.keys(sort, "", ""));
-        Window<LicenseEntity> window = words == null || words.isBlank()
-                ? licenses.findAllBy(position, sort, Cursor.limit(limit))
-                : licenses.findBySearchTextContaining(
-                        words.strip().toLowerCase(Locale.ROOT), position, sort, Cursor.limit(limit));
+        Window<LicenseEntity> window = licenses.<LicenseEntity, Window<LicenseEntity>>findBy(
+                filter.on(LocalDate.now(clock)),
+                query -> query.sortBy(sort).limit(Cursor.limit(limit).max()).scroll(position));
         return Page.of(window, toRecords(window.getContent()));
     }
 
