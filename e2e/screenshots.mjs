@@ -14,6 +14,7 @@ const views = [
   ["duplicates", "/families/duplicates"],
   ["licenses", "/licenses"],
   ["license", "/licenses", "Ostrel for two sites"],
+  ["reading", "/licenses", "Penmarrow web license", "Terms"],
   ["coverage", "/licenses/coverage"],
   ["sites", "/sites"],
   ["site", "/sites", "Fernway"],
@@ -45,6 +46,8 @@ async function take(colorScheme, wanted, suffix = "") {
       await page.getByRole("main").getByRole("link", { name, exact: true }).first().click();
     }
     if (leaf) {
+      // The list has leaves of its own.
+      await page.getByRole("heading", { level: 1, name }).waitFor();
       await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: leaf }).click();
     }
     if (picture === "compare") {
@@ -53,6 +56,10 @@ async function take(colorScheme, wanted, suffix = "") {
       await page.getByRole("combobox", { name: "Second file" }).click();
       await page.getByRole("option", { name: "Regular: Penmarrow-Regular.ttf, TTF" }).click();
       await page.getByRole("img", { name: /alike to/ }).first().waitFor();
+    }
+    if (picture === "reading") {
+      await page.getByRole("button", { name: "Read the attached one" }).click();
+      await page.getByText(/It seems to say/).waitFor();
     }
     await page.waitForLoadState("networkidle");
     await page.waitForTimeout(500);
@@ -74,6 +81,7 @@ async function conflict() {
     await page.getByRole("navigation", { name: "Places" }).waitFor();
     await page.goto(`${url}/licenses`);
     await page.getByRole("main").getByRole("link", { name: "Marl by page views", exact: true }).first().click();
+    await page.getByRole("heading", { level: 1, name: "Marl by page views" }).waitFor();
     await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Terms" }).click();
     await page.getByLabel("Vendor").waitFor();
     pages.push(page);
