@@ -67,12 +67,15 @@ class JsonLedger implements LedgerForm {
             }
             licenses.forEach(license -> entries.add(entry("license " + (entries.size() + 1), license)));
         } catch (JacksonException e) {
-            problems.add(new FileProblem(
-                    "line " + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()),
-                    "",
-                    "This is no JSON: " + e.getOriginalMessage() + "."));
+            problems.add(noJson(e));
         }
         return entries;
+    }
+
+    /** Why a text is no JSON, and in which line. */
+    static FileProblem noJson(JacksonException reason) {
+        long line = reason.getLocation() == null ? 1 : reason.getLocation().getLineNr();
+        return new FileProblem("line " + line, "", "This is no JSON: " + reason.getOriginalMessage() + ".");
     }
 
     private ReadEntry entry(String place, JsonNode license) {

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -61,6 +62,8 @@ class OdrlLedger implements LedgerForm {
     public List<ReadEntry> read(String text, List<FileProblem> problems) {
         List<ReadEntry> entries = new ArrayList<>();
         try {
+            // Refuses what is no JSON, or nested without end, with a reason.
+            MAPPER.readTree(text);
             JsonNode expanded = MAPPER.readTree(JsonLd.expand(JsonDocument.of(new StringReader(text)))
                     .loader(this::load)
                     .get()
@@ -74,6 +77,8 @@ class OdrlLedger implements LedgerForm {
             if (entries.isEmpty()) {
                 problems.add(new FileProblem("", "", "The file has no ODRL policy of a known type."));
             }
+        } catch (JacksonException e) {
+            problems.add(JsonLedger.noJson(e));
         } catch (JsonLdError e) {
             problems.add(new FileProblem("", "", "This is no JSON-LD that can be read here: " + reason(e) + "."));
         }

@@ -1,6 +1,7 @@
 package app.unciala.server.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.core.license.Basis;
@@ -123,7 +124,7 @@ class LedgerFormsTest {
             value = {
                 "{\"@context\":\"https://elsewhere.example/c\",\"type\":\"Set\"} | nothing is fetched",
                 "{\"@context\":\"http://www.w3.org/ns/odrl.jsonld\",\"type\":\"Party\"} | no ODRL policy",
-                "{\"@context\": | no JSON-LD",
+                "{\"@context\": | no JSON",
             })
     void aFileThatIsNoPolicyIsRefusedWithItsReason(String text, String reason) throws Exception {
         List<FileProblem> problems = new ArrayList<>();
@@ -133,6 +134,28 @@ class LedgerFormsTest {
                 .extracting(FileProblem::message)
                 .asString()
                 .contains(reason);
+    }
+
+    /** Whatever stands in a file, it is read or said to be wrong; no other failure. */
+    @ParameterizedTest
+    @MethodSource("forms")
+    void damagedFilesAreProblemsAndNoFailures(LedgerForm form) {
+        Random random = new Random(3);
+        for (int round = 0; round < 400; round++) {
+            StringBuilder text = new StringBuilder(form.written(List.of(license(random, round, true))));
+            for (int damage = random.nextInt(4); damage >= 0; damage--) {
+                int at = random.nextInt(text.length());
+                int length = Math.min(text.length() - at, 1 + random.nextInt(12));
+                String instead =
+                        List.of("", "[]", "{", "null", "7", "\"x\"", ",").get(random.nextInt(7));
+                text.replace(at, at + length, instead);
+            }
+            assertThatCode(() -> form.read(text.toString(), new ArrayList<>()))
+                    .as(text.toString())
+                    .doesNotThrowAnyException();
+        }
+        String deep = "[".repeat(100_000);
+        assertThatCode(() -> form.read(deep, new ArrayList<>())).doesNotThrowAnyException();
     }
 
     private static JsonNode expanded(String text, JsonDocument context) throws JsonLdError {
