@@ -1,9 +1,10 @@
-import { useQueries, useQueryClient } from "@tanstack/react-query";
+import { useQueries } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf, editing, isStale } from "../shared/api/client";
 import { asking, useChange, useGet } from "../shared/api/queries";
+import { useKeep } from "../shared/api/useKeep";
 import type { Flag, License, LicenseDraft } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
@@ -191,7 +192,6 @@ type TermsProps = { license: License; flags: Flag[]; notes: (...parts: Part[]) =
 
 function Terms({ license, flags, notes }: TermsProps) {
   const { id, version, terms, familyNames } = license;
-  const client = useQueryClient();
   const { queryKey } = asking("/api/licenses/{id}", { path: { id } });
   const [params] = useSearchParams();
   const mayEdit = useMayEdit();
@@ -204,17 +204,7 @@ function Terms({ license, flags, notes }: TermsProps) {
     said: () => words.saved,
     failed: isStale,
   });
-  const keep = async (draft: LicenseDraft) => {
-    try {
-      client.setQueryData(queryKey, await save.mutateAsync(draft));
-      return true;
-    } catch (error) {
-      if (isStale(error)) {
-        await client.invalidateQueries({ queryKey });
-      }
-      return false;
-    }
-  };
+  const keep = useKeep(queryKey, save);
   return (
     <>
       <LicenseForm

@@ -2,6 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, bodyOf, editing, isStale } from "../shared/api/client";
 import { asking, useChange, useGet } from "../shared/api/queries";
+import { useKeep } from "../shared/api/useKeep";
 import type { Client, Site, SiteDraft } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
@@ -89,7 +90,6 @@ function draftOf({ clientId, name, domains, staging, roles }: Site): SiteDraft {
 
 function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
   const { id } = site;
-  const client = useQueryClient();
   const { queryKey } = asking("/api/sites/{id}", { path: { id } });
   const rows = useGet("/api/sites/{id}/comparison", { path: { id } });
   const flags = useFlagsOf("site", id);
@@ -102,17 +102,8 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
     said: () => words.saved,
     failed: isStale,
   });
-  const keep = async (change: Partial<SiteDraft>): Promise<boolean> => {
-    try {
-      client.setQueryData(queryKey, await save.mutateAsync({ ...draftOf(site), ...change }));
-      return true;
-    } catch (error) {
-      if (isStale(error)) {
-        await client.invalidateQueries({ queryKey });
-      }
-      return false;
-    }
-  };
+  const keepAll = useKeep(queryKey, save);
+  const keep = (change: Partial<SiteDraft>) => keepAll({ ...draftOf(site), ...change });
   const keepFields = async (fields: SiteFields) => {
     const clientId = await clientNamed(clients, fields.client).catch(() => null);
     const { name, domains, staging } = fields;

@@ -1,7 +1,7 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api, bodyOf, editing, isStale } from "../../shared/api/client";
 import { asking, useChange, useGet } from "../../shared/api/queries";
+import { useKeep } from "../../shared/api/useKeep";
 import type { LicenseDraft, TermsSet } from "../../shared/api/types";
 import { Leaf, Line } from "../../shared/layout/Leaf";
 import { NotHere } from "../../shared/states/NotHere";
@@ -20,7 +20,6 @@ export function TermsSetPage() {
 }
 
 function OneSet({ set: { id, version, terms, allows } }: { set: TermsSet }) {
-  const client = useQueryClient();
   const { queryKey } = asking("/api/terms/{id}", { path: { id } });
   const save = useChange({
     of: "terms",
@@ -29,6 +28,7 @@ function OneSet({ set: { id, version, terms, allows } }: { set: TermsSet }) {
     said: () => words.saved,
     failed: isStale,
   });
+  const keep = useKeep(queryKey, save);
   return (
     <Leaf title={terms.name} above={<Link to="/licenses/terms">{words.title}</Link>} below={words.editBelow}>
       <Line>
@@ -43,17 +43,7 @@ function OneSet({ set: { id, version, terms, allows } }: { set: TermsSet }) {
         familyNames={{}}
         saveLabel={words.save}
         notes={{}}
-        onSave={async (draft) => {
-          try {
-            client.setQueryData(queryKey, await save.mutateAsync(draft));
-            return true;
-          } catch (error) {
-            if (isStale(error)) {
-              await client.invalidateQueries({ queryKey });
-            }
-            return false;
-          }
-        }}
+        onSave={keep}
       />
     </Leaf>
   );

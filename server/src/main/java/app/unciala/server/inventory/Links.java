@@ -95,9 +95,9 @@ public class Links implements Scope.Links {
         return first("select id from client where deleted_at is null and lower(name) = lower(:name)", name);
     }
 
-    /** The family of a name, however its letters are written. */
+    /** The family of a name, as names of families compare equal ({@link Texts#familyKey}). */
     public Optional<String> familyNamed(String name) {
-        return first("select id from family where deleted_at is null and lower(name) = lower(:name)", name);
+        return first("select id from family where deleted_at is null and name_key = :name", Texts.familyKey(name));
     }
 
     /** The names of the licenses that a client holds. */

@@ -22,7 +22,6 @@ final class Odrl {
 
     static final String NS = "http://www.w3.org/ns/odrl/2/";
     static final String DCT = "http://purl.org/dc/terms/";
-    static final String XSD = "http://www.w3.org/2001/XMLSchema#";
     static final String RDF = "http://www.w3.org/1999/02/22-rdf-syntax-ns#";
     static final String SCHEMA = "http://schema.org/";
     static final String PROFILE = "https://unciala.example/odrl";

@@ -26,6 +26,10 @@ import org.jspecify.annotations.Nullable;
  * would permit more than the policy does, so that it is told as a problem.
  */
 final class OdrlReader {
+    private static final String DAY = Odrl.NS + "dateTime";
+    private static final String PLACE = Odrl.NS + "virtualLocation";
+    private static final String FORMAT = Odrl.NS + "fileFormat";
+
     private final LinkedData policy;
     private final LicenseDraftBuilder terms = LicenseDraftBuilder.builder();
     private final List<Wrong> wrong = new ArrayList<>();
@@ -101,32 +105,20 @@ final class OdrlReader {
     }
 
     private void rules() {
-        Set<String> published = new LinkedHashSet<>();
-        List<LinkedData> constraints = new ArrayList<>(policy.of(Odrl.OURS + Odrl.CONSTRAINT));
-        boolean constrained = policy.has(Odrl.OURS + Odrl.CONSTRAINT);
+        Set<LinkedData> constraints = new LinkedHashSet<>(policy.of(Odrl.OURS + Odrl.CONSTRAINT));
+        Set<Set<LinkedData>> published = new HashSet<>();
         for (LinkedData rule : stated("permission")) {
             Action action = actionOf(rule);
-            if (action == null) {
-                continue;
-            }
-            action.say(terms, Clause.GRANTED);
-            List<LinkedData> own = rule.of(Odrl.NS + "constraint");
             refuse(rule, "duty", "A duty that comes with a permission");
-            if (action.publishes()) {
-                published.add(own.stream()
-                        .map(one -> one.node().toString())
-                        .sorted()
-                        .toList()
-                        .toString());
+            if (action != null) {
+                action.say(terms, Clause.GRANTED);
+                Set<LinkedData> own = new HashSet<>(rule.of(Odrl.NS + "constraint"));
                 constraints.addAll(own);
-                constrained = true;
-            } else {
-                own.stream()
-                        .filter(one -> !operandOf(one).equals(Odrl.NS + "dateTime"))
-                        .forEach(one -> wrong.add(new Wrong(
-                                "constraint",
-                                "“" + action.name(Odrl.OUR_PREFIX) + "” is not limited by place or number.")));
-                constraints.addAll(own);
+                if (action.publishes()) {
+                    published.add(own);
+                } else {
+                    onlyDays(action, own);
+                }
             }
         }
         for (LinkedData rule : stated("prohibition")) {
@@ -137,13 +129,20 @@ final class OdrlReader {
             }
         }
         if (published.size() > 1) {
+            differing("The permissions to publish differ in their constraints");
+        }
+        constraints(constraints, !published.isEmpty() || policy.has(Odrl.OURS + Odrl.CONSTRAINT));
+    }
+
+    private void onlyDays(Action action, Set<LinkedData> constraints) {
+        if (!constraints.stream().allMatch(one -> operandOf(one).equals(DAY))) {
             wrong.add(new Wrong(
-                    "constraint",
-                    "The permissions to publish differ in their constraints; record them as licenses of their own."));
+                    "constraint", "“" + action.name(Odrl.OUR_PREFIX) + "” is not limited by place or number."));
         }
-        if (constrained) {
-            constraints(constraints);
-        }
+    }
+
+    private void differing(String what) {
+        wrong.add(new Wrong("constraint", what + "; record them as licenses of their own."));
     }
 
     /** The rules that the terms state, without those that are only presumed. */
@@ -173,21 +172,24 @@ final class OdrlReader {
         return action;
     }
 
-    private void constraints(List<LinkedData> constraints) {
-        boolean located = false;
-        boolean formatted = false;
+    /**
+     * Takes over all constraints. Of two on the same thing neither is dropped: it is told that they differ.
+     *
+     * @param published whether anything is said of publishing, so that no limit by place or format permits any
+     */
+    private void constraints(Set<LinkedData> constraints, boolean published) {
+        Set<String> limited = new HashSet<>();
         for (LinkedData constraint : constraints) {
             String operand = operandOf(constraint);
+            String day = operand.equals(DAY) ? operatorOf(constraint) : "";
+            if (!limited.add(operand + day)) {
+                differing("There are several limits by “" + shortened(operand) + "”");
+            }
             switch (operand) {
-                case Odrl.NS + "dateTime" -> readDay(constraint);
-                case Odrl.NS + "virtualLocation" -> {
-                    located = true;
-                    terms.domains(anyOf(constraint));
-                }
-                case Odrl.NS + "fileFormat" -> {
-                    formatted = true;
+                case DAY -> readDay(constraint);
+                case PLACE -> terms.domains(anyOf(constraint));
+                case FORMAT ->
                     terms.formats(anyOf(constraint).stream().map(this::formatOf).toList());
-                }
                 case Odrl.OURS + Odrl.DOMAIN_COUNT -> readMost(constraint, "", LedgerColumn.DOMAIN_LIMIT);
                 case Odrl.NS + "count" ->
                     readMost(constraint, Odrl.OURS + Odrl.PAGE_VIEWS, LedgerColumn.PAGE_VIEW_LIMIT);
@@ -195,8 +197,8 @@ final class OdrlReader {
                     wrong.add(new Wrong("constraint", "A limit by “" + shortened(operand) + "” cannot be recorded."));
             }
         }
-        terms.anyDomain(!located);
-        terms.anyFormat(!formatted);
+        terms.anyDomain(published && !limited.contains(PLACE));
+        terms.anyFormat(published && !limited.contains(FORMAT));
     }
 
     private static String operandOf(LinkedData constraint) {

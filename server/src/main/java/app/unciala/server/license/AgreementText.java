@@ -8,10 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.springframework.stereotype.Component;
 
@@ -49,7 +46,7 @@ class AgreementText {
     }
 
     private static List<AgreementPage> ofPdf(Path file, String name) throws IOException {
-        try (PDDocument document = Loader.loadPDF(new RandomAccessReadBufferedFile(file))) {
+        try (PDDocument document = DocumentReading.openPdf(file, name)) {
             PDFTextStripper stripper = new PDFTextStripper();
             List<AgreementPage> pages = new ArrayList<>();
             int letters = 0;
@@ -65,8 +62,6 @@ class AgreementText {
                 throw DocumentReading.refused(name, "has no text, only pictures of it; paste what it says");
             }
             return pages;
-        } catch (InvalidPasswordException e) {
-            throw DocumentReading.refused(name, "is encrypted; save it without a password");
         }
     }
 

@@ -10,11 +10,8 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.springframework.stereotype.Component;
@@ -22,8 +19,11 @@ import org.springframework.stereotype.Component;
 /** Pictures of the pages of documents, so that a document is shown without a program that runs what is in it. */
 @Component
 class DocumentPictures {
-    /** How wide a picture is at most, in pixels. */
+    /** About how wide the picture of an upright page is, in pixels. */
     private static final int WIDTH = 1100;
+
+    /** How long the longer side of a page is, in pixels. */
+    private static final float LENGTH = 1.3f * WIDTH;
 
     private static final int TALLEST = 4 * WIDTH;
     private static final float POINTS_PER_INCH = 72;
@@ -40,7 +40,7 @@ class DocumentPictures {
             if (!DocumentReading.isPdf(file)) {
                 return isPicture(file) ? 1 : 0;
             }
-            try (PDDocument document = open(file, name)) {
+            try (PDDocument document = DocumentReading.openPdf(file, name)) {
                 return document.getNumberOfPages();
             }
         });
@@ -57,22 +57,14 @@ class DocumentPictures {
     }
 
     private static BufferedImage ofPdf(Path file, String name, int page) throws IOException {
-        try (PDDocument document = open(file, name)) {
+        try (PDDocument document = DocumentReading.openPdf(file, name)) {
             if (page < 1 || page > document.getNumberOfPages()) {
                 throw Fault.notFound("page", String.valueOf(page));
             }
             PDRectangle size = document.getPage(page - 1).getCropBox();
             float longest = Math.max(size.getWidth(), size.getHeight());
             float inches = Math.max(1, longest / POINTS_PER_INCH);
-            return new PDFRenderer(document).renderImageWithDPI(page - 1, WIDTH * 1.3f / inches, ImageType.RGB);
-        }
-    }
-
-    private static PDDocument open(Path file, String name) throws IOException {
-        try {
-            return Loader.loadPDF(new RandomAccessReadBufferedFile(file));
-        } catch (InvalidPasswordException e) {
-            throw DocumentReading.refused(name, "is encrypted; save it without a password");
+            return new PDFRenderer(document).renderImageWithDPI(page - 1, LENGTH / inches, ImageType.RGB);
         }
     }
 

@@ -13,6 +13,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -62,6 +66,15 @@ class DocumentReading {
     static byte[] head(Path file) throws IOException {
         try (var in = Files.newInputStream(file)) {
             return in.readNBytes(HEAD);
+        }
+    }
+
+    /** Opens a PDF; refused with its reason when it is encrypted. */
+    static PDDocument openPdf(Path file, String name) throws IOException {
+        try {
+            return Loader.loadPDF(new RandomAccessReadBufferedFile(file));
+        } catch (InvalidPasswordException e) {
+            throw refused(name, "is encrypted; save it without a password");
         }
     }
 

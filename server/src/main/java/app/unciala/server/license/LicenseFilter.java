@@ -23,6 +23,8 @@ public record LicenseFilter(
     /** Stands for the agency where a holder is named. */
     public static final String AGENCY = "agency";
 
+    private static final char ESCAPE = '\\';
+
     /** How a license stands on a day. */
     public enum State {
         RUNNING,
@@ -55,8 +57,6 @@ public record LicenseFilter(
                 .flatMap(Optional::stream)
                 .toArray(Predicate[]::new));
     }
-
-    private static final char ESCAPE = '\\';
 
     /** The words as they stand, with the signs of a pattern taken for themselves. */
     private static String escaped(String words) {

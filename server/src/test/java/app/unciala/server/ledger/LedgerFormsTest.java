@@ -96,6 +96,14 @@ class LedgerFormsTest {
                 "{\"permission\":[{\"action\":\"unciala:serve\"},{\"action\":\"unciala:inline\",\"constraint\":["
                         + "{\"leftOperand\":\"virtualLocation\",\"operator\":\"eq\",\"rightOperand\":\"a.example\"}]}]}"
                         + " | constraint | differ in their constraints",
+                "{\"permission\":[{\"action\":\"unciala:serve\",\"constraint\":[{\"leftOperand\":\"dateTime\","
+                        + "\"operator\":\"lteq\",\"rightOperand\":\"2030-01-01\"}]},{\"action\":\"transform\","
+                        + "\"constraint\":[{\"leftOperand\":\"dateTime\",\"operator\":\"lteq\","
+                        + "\"rightOperand\":\"2031-01-01\"}]}]} | constraint | several limits by “dateTime”",
+                "{\"permission\":[{\"action\":\"unciala:serve\",\"constraint\":[{\"leftOperand\":"
+                        + "\"virtualLocation\",\"operator\":\"eq\",\"rightOperand\":\"a.example\"},{\"leftOperand\":"
+                        + "\"virtualLocation\",\"operator\":\"eq\",\"rightOperand\":\"b.example\"}]}]}"
+                        + " | constraint | several limits by “virtualLocation”",
                 "{\"prohibition\":[{\"action\":\"unciala:serve\",\"constraint\":[{\"leftOperand\":\"dateTime\","
                         + "\"operator\":\"gteq\",\"rightOperand\":\"2030-01-01\"}]}]} | constraint | A prohibition",
                 "{\"obligation\":[{\"action\":\"attribute\"}]} | obligation | other than to pay",
@@ -116,6 +124,17 @@ class LedgerFormsTest {
             assertThat(one.wrong().get(0).field()).isEqualTo(field);
             assertThat(one.wrong().get(0).message()).contains(message);
         });
+    }
+
+    @Test
+    void thePermissionThatIsNotToPublishKeepsItsLastDay() throws Exception {
+        String policy = "{\"@context\":\"" + Odrl.CONTEXT + "\",\"type\":\"Offer\",\"dct:title\":\"A\",\"permission\":"
+                + "[{\"action\":\"transform\",\"constraint\":[{\"leftOperand\":\"dateTime\",\"operator\":\"lteq\","
+                + "\"rightOperand\":\"2030-01-01\"}]}]}";
+        LicenseDraft terms =
+                new OdrlLedger().read(policy, new ArrayList<>()).get(0).entry().terms();
+        assertThat(terms.ends()).isEqualTo(LocalDate.of(2030, 1, 1));
+        assertThat(terms.anyDomain()).as("nothing is said of publishing").isFalse();
     }
 
     @ParameterizedTest
