@@ -94,6 +94,18 @@ public final class Snapshot implements Scope.Links {
             places = List.copyOf(places);
             asks = List.copyOf(asks);
         }
+
+        /** The site with only what it asks of these families. */
+        public Site asking(Set<String> familyIds) {
+            return new Site(
+                    id,
+                    name,
+                    clientId,
+                    places,
+                    asks.stream()
+                            .filter(ask -> familyIds.contains(ask.familyId()))
+                            .toList());
+        }
     }
 
     /** One face that a text role asks for. */

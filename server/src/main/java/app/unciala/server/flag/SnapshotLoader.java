@@ -50,8 +50,7 @@ public class SnapshotLoader {
                 .forEach(judged::add);
         Set<String> licenseIds = new HashSet<>(scope.ids(Type.LICENSE));
         licenseIds.addAll(links.licensesCovering(judged));
-        List<License> foundLicenses =
-                licenses.withIds(licenseIds).stream().map(Recorded::toLicense).toList();
+        List<License> foundLicenses = licenses.decidable(licenseIds);
         Set<String> held = new HashSet<>(judged);
         foundLicenses.stream()
                 .filter(license -> scope.ids(Type.LICENSE).contains(license.id()))
@@ -60,6 +59,20 @@ public class SnapshotLoader {
                 .forEach(held::add);
         held.addAll(families.holding(scope.ids(Type.BYTES), scope.ids(Type.DRAWING)));
         return new Snapshot(LocalDate.now(clock), families.snapshots(held), foundLicenses, foundSites);
+    }
+
+    /**
+     * What crossing these families with these sites looks at, and no more: of each site only what it asks of these
+     * families, and no other site that asks for them.
+     */
+    public Snapshot loadCrossing(Set<String> familyIds, Set<String> siteIds) {
+        return new Snapshot(
+                LocalDate.now(clock),
+                families.snapshots(familyIds),
+                licenses.decidable(links.licensesCovering(familyIds)),
+                sites.withIds(siteIds).stream()
+                        .map(site -> site.toSnapshot().asking(familyIds))
+                        .toList());
     }
 
     Snapshot loadAll() {

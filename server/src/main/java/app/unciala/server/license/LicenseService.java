@@ -141,6 +141,14 @@ public class LicenseService implements Reverser {
         return toRecords(licenses.findByIdInOrderByNameAscIdAsc(ids));
     }
 
+    /** Licenses as the core decides on them, without the sentences of what they allow. */
+    @Transactional(readOnly = true)
+    public List<License> decidable(Collection<String> ids) {
+        return said(licenses.findByIdInOrderByNameAscIdAsc(ids)).stream()
+                .map(Recorded::toLicense)
+                .toList();
+    }
+
     /** All licenses, for a full comparison. */
     @Transactional(readOnly = true)
     public List<Recorded> all() {
@@ -328,8 +336,12 @@ public class LicenseService implements Reverser {
         return toRecords(List.of(license)).get(0);
     }
 
-    /** With four more queries, for all their agreements, the names of families and holders, and page views. */
     private List<Recorded> toRecords(List<LicenseEntity> entities) {
+        return said(entities).stream().map(this::withWhatItSays).toList();
+    }
+
+    /** With four more queries, for all their agreements, the names of families and holders, and page views. */
+    private List<Recorded> said(List<LicenseEntity> entities) {
         Map<String, List<Agreement>> attached =
                 agreements
                         .findByLicenseIdInOrderByAddedAtDescIdAsc(
@@ -350,7 +362,7 @@ public class LicenseService implements Reverser {
                 .map(LicenseEntity::id)
                 .toList());
         return entities.stream()
-                .map(license -> withWhatItSays(new Recorded(
+                .map(license -> new Recorded(
                         license.id(),
                         license.version(),
                         license.terms(),
@@ -362,7 +374,7 @@ public class LicenseService implements Reverser {
                                 Objects.requireNonNullElse(license.terms().holderId(), ""), ""),
                         views.getOrDefault(license.id(), List.of()),
                         List.of(),
-                        List.of())))
+                        List.of()))
                 .toList();
     }
 
