@@ -98,8 +98,8 @@ const license = popular.licenses[0];
 if (license) {
   await tell(`changing a license that ${popular.sites.length} sites use`, 200, async () => {
     const { etag, json } = await call("GET", `/api/licenses/${license.id}`);
-    const webUse = json.terms.webUse === "GRANTED" ? "NOT_STATED" : "GRANTED";
-    await call("PUT", `/api/licenses/${license.id}`, { ...json.terms, webUse }, { "If-Match": etag });
+    const anyDomain = !json.terms.anyDomain;
+    await call("PUT", `/api/licenses/${license.id}`, { ...json.terms, anyDomain }, { "If-Match": etag });
   });
 }
 await tell("changing a site", 200, async () => {

@@ -31,6 +31,7 @@ try {
   await page.getByRole("navigation", { name: "Places" }).waitFor();
   await families();
   await scrolling();
+  await coverage();
   const found = readdirSync(fonts, { recursive: true })
     .map((name) => join(fonts, name))
     .filter((name) => /\.(ttf|otf|woff2?)$/.test(name) && statSync(name).isFile());
@@ -89,6 +90,19 @@ async function scrolling() {
   say("scrolling 36,000 px: tasks over 50 ms", String(tasks.length), "0");
   say("  the longest task", `${Math.max(0, ...tasks).toFixed(0)} ms`, "< 50 ms");
   say("  frames that came late", `${late} of ${frames.length}`, "0");
+}
+
+/** From the address to the first crossing decided, of all families against all sites. */
+async function coverage() {
+  for (const which of ["first time", "again"]) {
+    const began = Date.now();
+    await page.goto(`${url}/licenses/coverage`);
+    await page.locator(".coverage-row [role=gridcell]:not([aria-label*='…'])").first().waitFor();
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll(".coverage-row .coverage-name a")].some((name) => name.textContent),
+    );
+    say(`first crossings of the coverage, ${which}`, `${Date.now() - began} ms`, "< 1,000 ms");
+  }
 }
 
 /** What a dropped font is answered by: reading it, and finding the nearest of all held drawings. */

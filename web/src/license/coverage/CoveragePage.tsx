@@ -10,9 +10,12 @@ import { useFilter } from "../../shared/parts/RecordList";
 import { useClients } from "../../shared/parts/useClients";
 import { Shown } from "../../shared/states/States";
 import { LicenseLeaves } from "../LicenseLeaves";
+import { useBlocks } from "./blocks";
 import { CrossingNote } from "./CrossingNote";
 import { Grid } from "./Grid";
 import { size, words } from "./words";
+
+const firstBlock = [0];
 
 /** Families against sites: every crossing decided, in use or not. The filter is the address. */
 export function CoveragePage() {
@@ -28,6 +31,8 @@ export function CoveragePage() {
   const known = useGet("/api/coverage/size", {
     query: { name: filter.name || undefined, client: filter.client || undefined, used: filter.used },
   });
+  // Asked for together with the size: the grid, which is drawn once the size is known, then finds it read.
+  useBlocks(filter, firstBlock, firstBlock);
   const narrow = (name: string, value: string) =>
     setParams(
       (now) => {

@@ -1,0 +1,122 @@
+package app.unciala.core.proof;
+
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.css.syntax.StyleSheet.AtRule;
+import app.unciala.core.css.syntax.StyleSheet.Declaration;
+import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
+import app.unciala.core.css.syntax.StyleSheet.Rule;
+import app.unciala.core.css.syntax.Token;
+import app.unciala.core.css.syntax.Token.Kind;
+import app.unciala.core.proof.Names.Name;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What a style sheet says of fonts: the faces it declares, and the rules that use families. */
+final class FontSheet {
+    private final StyleSheet sheet;
+    private final List<DeclaredFace> faces;
+    private final List<FontUse> uses = new ArrayList<>();
+    private final Map<String, Declaration> properties = new HashMap<>();
+
+    private FontSheet(StyleSheet sheet) {
+        this.sheet = sheet;
+        faces = rulesNamed("font-face").map(rule -> DeclaredFace.read(sheet, rule)).toList();
+        sheet.allRules()
+                .flatMap(rule -> rule.declarations().stream())
+                .filter(Declaration::isCustomProperty)
+                .forEach(declaration -> properties.put(declaration.name(), declaration));
+        sheet.allRules()
+                .filter(QualifiedRule.class::isInstance)
+                .map(QualifiedRule.class::cast)
+                .forEach(this::readUses);
+    }
+
+    static FontSheet read(String css) {
+        return new FontSheet(StyleSheet.read(css));
+    }
+
+    StyleSheet sheet() {
+        return sheet;
+    }
+
+    List<DeclaredFace> faces() {
+        return faces;
+    }
+
+    List<FontUse> uses() {
+        return uses;
+    }
+
+    Stream<AtRule> rulesNamed(String name) {
+        return sheet.allRules()
+                .filter(AtRule.class::isInstance)
+                .map(AtRule.class::cast)
+                .filter(rule -> rule.name().equals(name));
+    }
+
+    /** The faces declared under a name, in any case. */
+    List<DeclaredFace> declared(String family) {
+        return faces.stream().filter(face -> face.isOf(family)).toList();
+    }
+
+    /** The names under which faces are declared, each once, as first written. */
+    List<String> declaredFamilies() {
+        Set<String> seen = new HashSet<>();
+        return faces.stream()
+                .flatMap(face -> face.family().stream())
+                .map(Name::text)
+                .filter(name -> seen.add(Names.folded(name)))
+                .toList();
+    }
+
+    private void readUses(QualifiedRule rule) {
+        Optional<Declaration> family = rule.declaration("font-family");
+        Optional<Declaration> shorthand = rule.declaration("font");
+        if (family.isPresent()) {
+            uses.add(use(rule, family.get(), family.get().value(), List.of()));
+        } else if (shorthand.isPresent()) {
+            List<Token> value = shorthand.get().value();
+            int at = FontUse.familyStart(value);
+            if (at > 0) {
+                uses.add(use(rule, shorthand.get(), value.subList(at, value.size()), value.subList(0, at)));
+            }
+        } else {
+            FontUse.withoutFamily(sheet, rule).ifPresent(uses::add);
+        }
+    }
+
+    private FontUse use(Rule rule, Declaration declaration, List<Token> families, List<Token> before) {
+        List<Name> names = new ArrayList<>();
+        readNames(families, names, new HashSet<>());
+        return FontUse.of(sheet, (QualifiedRule) rule, declaration, names, before);
+    }
+
+    /** The names of a list of families; {@code var()} is replaced by what the property is set to last, if it is here. */
+    private void readNames(List<Token> families, List<Name> names, Set<String> resolving) {
+        for (List<Token> entry : StyleSheet.atCommas(families)) {
+            Optional<Declaration> property = property(entry);
+            if (property.isPresent() && resolving.add(property.get().name())) {
+                readNames(property.get().value(), names, resolving);
+            } else {
+                Names.read(entry, sheet.source(entry)).ifPresent(names::add);
+            }
+        }
+    }
+
+    private Optional<Declaration> property(List<Token> entry) {
+        return entry.size() >= 2
+                        && entry.get(0).is(Kind.FUNCTION)
+                        && entry.get(0).value().equalsIgnoreCase("var")
+                ? entry.stream()
+                        .filter(token -> token.is(Kind.IDENT))
+                        .findFirst()
+                        .flatMap(name -> Optional.ofNullable(properties.get(name.value())))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,15 @@
+package app.unciala.core.proof;
+
+import app.unciala.core.css.GenericFamily;
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import java.util.Optional;
+
+/**
+ * A font file that is there, against which a style sheet is read.
+ *
+ * @param name its file name
+ * @param whyNot why it may not be used where the style sheet is served, or nothing when it may or nobody asks
+ */
+public record KnownFile(
+        String name, String family, Slot slot, FontFormat format, GenericFamily generic, Optional<String> whyNot) {}

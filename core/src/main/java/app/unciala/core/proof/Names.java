@@ -1,0 +1,254 @@
+package app.unciala.core.proof;
+
+import app.unciala.core.css.CssText;
+import app.unciala.core.css.GenericFamily;
+import app.unciala.core.css.syntax.Token;
+import app.unciala.core.css.syntax.Token.Kind;
+import java.text.Normalizer;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Family names as style sheets write them, compared as people mistake them. */
+final class Names {
+    private static final Set<String> GENERIC = Stream.concat(
+                    Arrays.stream(GenericFamily.values()).map(GenericFamily::css),
+                    Stream.of(
+                            "fantasy",
+                            "math",
+                            "emoji",
+                            "fangsong",
+                            "ui-serif",
+                            "ui-sans-serif",
+                            "ui-monospace",
+                            "ui-rounded",
+                            "-apple-system",
+                            "blinkmacsystemfont"))
+            .collect(Collectors.toUnmodifiableSet());
+
+    private static final Set<String> CSS_WIDE =
+            Set.of("inherit", "initial", "unset", "revert", "revert-layer", "default");
+
+    /** Families that come with operating systems, in small letters. */
+    private static final Set<String> SYSTEM = Set.of(
+            "arial",
+            "arial black",
+            "arial narrow",
+            "arial unicode ms",
+            "helvetica",
+            "helvetica neue",
+            "times",
+            "times new roman",
+            "courier",
+            "courier new",
+            "georgia",
+            "verdana",
+            "tahoma",
+            "trebuchet ms",
+            "impact",
+            "comic sans ms",
+            "palatino",
+            "palatino linotype",
+            "book antiqua",
+            "garamond",
+            "baskerville",
+            "didot",
+            "bodoni mt",
+            "optima",
+            "futura",
+            "gill sans",
+            "avenir",
+            "avenir next",
+            "century gothic",
+            "lucida grande",
+            "lucida sans",
+            "lucida sans unicode",
+            "lucida console",
+            "monaco",
+            "menlo",
+            "consolas",
+            "sf mono",
+            "sfmono-regular",
+            "cascadia code",
+            "cascadia mono",
+            "segoe ui",
+            "segoe ui emoji",
+            "segoe ui symbol",
+            "segoe ui historic",
+            "apple color emoji",
+            "noto color emoji",
+            "noto sans",
+            "noto serif",
+            "roboto",
+            "roboto mono",
+            "droid sans",
+            "droid sans mono",
+            "droid serif",
+            "oxygen",
+            "oxygen-sans",
+            "ubuntu",
+            "ubuntu mono",
+            "cantarell",
+            "fira sans",
+            "open sans",
+            "dejavu sans",
+            "dejavu sans mono",
+            "dejavu serif",
+            "liberation sans",
+            "liberation serif",
+            "liberation mono",
+            "bitstream vera sans",
+            "charter",
+            "cambria",
+            "calibri",
+            "candara",
+            "constantia",
+            "corbel",
+            "franklin gothic medium",
+            "hoefler text",
+            "rockwell",
+            "copperplate",
+            "papyrus",
+            "brush script mt",
+            "american typewriter",
+            "andale mono",
+            "geneva",
+            "symbol",
+            "webdings",
+            "wingdings",
+            "emojione mozilla",
+            "twemoji mozilla",
+            "android emoji",
+            "emojisymbols",
+            "pingfang sc",
+            "pingfang tc",
+            "microsoft yahei",
+            "hiragino sans",
+            "hiragino kaku gothic pro",
+            "meiryo",
+            "osaka",
+            "ms pgothic",
+            "ms gothic",
+            "yu gothic",
+            "simsun",
+            "malgun gothic",
+            "apple sd gothic neo");
+
+    private Names() {}
+
+    /**
+     * One name of a list of families.
+     *
+     * @param written how it stands there: as a string, as identifiers, as a function whose value is not known, or, as
+     *     a bad string, in typographic quotes
+     */
+    record Name(String text, Kind written, boolean valid, int start, int end) {
+        boolean quoted() {
+            return written == Kind.STRING;
+        }
+
+        boolean unquoted() {
+            return written == Kind.IDENT;
+        }
+
+        /** Whether it is no name, but a function such as {@code var()} whose value is not known. */
+        boolean unknown() {
+            return written == Kind.FUNCTION;
+        }
+
+        boolean isGeneric() {
+            return !quoted() && GENERIC.contains(text.toLowerCase(Locale.ROOT));
+        }
+
+        boolean isCssWide() {
+            return !quoted() && CSS_WIDE.contains(text.toLowerCase(Locale.ROOT));
+        }
+
+        boolean isSystem() {
+            return isGeneric() || SYSTEM.contains(folded(text));
+        }
+
+        boolean names(String family) {
+            return text.equalsIgnoreCase(family);
+        }
+
+        String key() {
+            return folded(text);
+        }
+    }
+
+    /** Reads one entry of a list of families: a string, or identifiers with spaces between. */
+    static Optional<Name> read(List<Token> entry, String source) {
+        if (entry.isEmpty()) {
+            return Optional.empty();
+        }
+        Token first = entry.get(0);
+        int start = first.start();
+        int end = entry.get(entry.size() - 1).end();
+        if (entry.size() == 1 && first.is(Kind.STRING)) {
+            return Optional.of(new Name(first.value(), Kind.STRING, true, start, end));
+        }
+        if (entry.stream().anyMatch(token -> token.is(Kind.FUNCTION))) {
+            return Optional.of(new Name(source, Kind.FUNCTION, true, start, end));
+        }
+        if (first.is(Kind.STRING)) {
+            // A string and more: a comma is missing, which is told where the declaration is read.
+            return Optional.of(new Name(source, Kind.FUNCTION, true, start, end));
+        }
+        boolean valid = entry.stream().allMatch(token -> token.is(Kind.IDENT) || token.is(Kind.WHITESPACE));
+        String text = valid
+                ? entry.stream()
+                        .filter(token -> token.is(Kind.IDENT))
+                        .map(Token::value)
+                        .collect(Collectors.joining(" "))
+                : source.replaceAll("[\"'\\s]+", " ");
+        boolean typographic = TypographicQuotes.in(text);
+        return Optional.of(new Name(
+                TypographicQuotes.removed(text).strip(),
+                typographic ? Kind.BAD_STRING : Kind.IDENT,
+                valid,
+                start,
+                end));
+    }
+
+    static String quoted(String family) {
+        return CssText.quote(family);
+    }
+
+    static String folded(String name) {
+        return name.strip().toLowerCase(Locale.ROOT);
+    }
+
+    /** Letters and digits only, without accents: the same for names that differ in case, hyphens or spaces. */
+    static String plain(String name) {
+        return Normalizer.normalize(name, Normalizer.Form.NFD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{Nd}]", "");
+    }
+
+    /** How many letters have to be changed, added or dropped to come from one to the other, counted up to 3. */
+    static int distance(String a, String b) {
+        if (Math.abs(a.length() - b.length()) > 2) {
+            return 3;
+        }
+        int[] row = new int[b.length() + 1];
+        for (int j = 0; j <= b.length(); j++) {
+            row[j] = j;
+        }
+        for (int i = 1; i <= a.length(); i++) {
+            int diagonal = row[0];
+            row[0] = i;
+            for (int j = 1; j <= b.length(); j++) {
+                int above = row[j];
+                int changed = diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
+                row[j] = Math.min(changed, Math.min(above, row[j - 1]) + 1);
+                diagonal = above;
+            }
+        }
+        return Math.min(3, row[b.length()]);
+    }
+}

@@ -1,0 +1,65 @@
+package app.unciala.core.proof;
+
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.css.syntax.StyleSheet.Declaration;
+import app.unciala.core.css.syntax.Token;
+import app.unciala.core.css.syntax.Token.Kind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Quotes as texts print them, which CSS takes for letters. */
+final class TypographicQuotes {
+    private static final String QUOTES = "“”„‟‘’‚‛«»″′";
+    private static final Set<Kind> WHERE_THEY_SPOIL = Set.of(Kind.IDENT, Kind.URL, Kind.BAD_URL, Kind.FUNCTION, Kind.DELIM);
+
+    private TypographicQuotes() {}
+
+    static boolean in(String text) {
+        return text.chars().anyMatch(c -> QUOTES.indexOf(c) >= 0);
+    }
+
+    static String removed(String text) {
+        return text.codePoints()
+                .filter(c -> QUOTES.indexOf(c) < 0)
+                .mapToObj(Character::toString)
+                .collect(Collectors.joining());
+    }
+
+    static Stream<Finding> find(FontSheet fonts) {
+        StyleSheet sheet = fonts.sheet();
+        return Stream.concat(
+                sheet.allRules()
+                        .flatMap(rule -> rule.declarations().stream())
+                        .map(Declaration::value)
+                        .flatMap(value -> find(sheet, value)),
+                fonts.rulesNamed("import").flatMap(rule -> find(sheet, rule.prelude())));
+    }
+
+    private static Stream<Finding> find(StyleSheet sheet, List<Token> value) {
+        List<Edit> edits = new ArrayList<>();
+        for (Token token : value) {
+            if (WHERE_THEY_SPOIL.contains(token.kind())) {
+                for (int i = token.start(); i < token.end(); i++) {
+                    if (QUOTES.indexOf(sheet.text().charAt(i)) >= 0) {
+                        edits.add(new Edit(i, i + 1, "\""));
+                    }
+                }
+            }
+        }
+        if (edits.isEmpty()) {
+            return Stream.empty();
+        }
+        String corrected = Edit.apply(sheet.text(), List.of(edits));
+        int from = value.get(0).start();
+        int to = value.get(value.size() - 1).end();
+        return Stream.of(Finding.at(
+                        sheet,
+                        edits.get(0).start(),
+                        FindingKind.TYPOGRAPHIC_QUOTES,
+                        "These are quotes of a text; CSS takes them for letters of the name. Use straight ones.")
+                .fixedBy(corrected.substring(from, to), edits));
+    }
+}

@@ -1,0 +1,76 @@
+package app.unciala.core.proof;
+
+import app.unciala.core.face.StyleNames;
+import app.unciala.core.face.StyleNames.Said;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** The words for weights, widths and slopes in descriptors, and at the end of family and file names. */
+final class WordsOfStyle {
+    /** CSS Fonts 4, sections 2.2 and 2.3. */
+    private static final Map<String, Double> KEYWORDS = Map.ofEntries(
+            Map.entry("bold", 700.0),
+            Map.entry("ultra-condensed", 50.0),
+            Map.entry("extra-condensed", 62.5),
+            Map.entry("condensed", 75.0),
+            Map.entry("semi-condensed", 87.5),
+            Map.entry("semi-expanded", 112.5),
+            Map.entry("expanded", 125.0),
+            Map.entry("extra-expanded", 150.0),
+            Map.entry("ultra-expanded", 200.0));
+
+    private WordsOfStyle() {}
+
+    /** The number of a keyword; {@code normal} and unknown words have none, and mean what nothing means. */
+    static Optional<Double> number(String keyword) {
+        return Optional.ofNullable(KEYWORDS.get(keyword.toLowerCase(Locale.ROOT)));
+    }
+
+    /** A family name divided in what names the family, and what the rest says of the style. */
+    record Divided(String family, Said style) {}
+
+    /** Divides a name such as {@code Harrow Bold Italic}; nothing when its end is no style, or nothing stands before it. */
+    static Optional<Divided> divide(String name) {
+        String spaced = name.strip().replaceAll("(?<=\\p{Ll})(?=\\p{Lu})", " ");
+        String[] words = spaced.split("[\\s_-]+");
+        int first = words.length;
+        while (first > 0 && isStyle(words, first - 1)) {
+            first--;
+        }
+        if (first == 0 || first == words.length) {
+            return Optional.empty();
+        }
+        String style = String.join(" ", java.util.Arrays.copyOfRange(words, first, words.length));
+        String family = spaced.substring(0, indexOfWord(spaced, first)).replaceAll("[\\s_-]+$", "");
+        // Words that were written together stay together.
+        String own = name.strip().startsWith(family) ? family : family.replace(" ", "");
+        return Optional.of(new Divided(own, StyleNames.read(style)));
+    }
+
+    private static boolean isStyle(String[] words, int at) {
+        Said said = StyleNames.read(words[at]);
+        boolean modifier = words[at].matches("(?i)semi|demi|extra|ultra") && at + 1 < words.length;
+        return modifier
+                || said.weight().isPresent()
+                || said.width().isPresent()
+                || said.slope().isPresent();
+    }
+
+    private static int indexOfWord(String text, int word) {
+        int at = 0;
+        for (int i = 0; i < word; i++) {
+            while (at < text.length() && !isGap(text.charAt(at))) {
+                at++;
+            }
+            while (at < text.length() && isGap(text.charAt(at))) {
+                at++;
+            }
+        }
+        return at;
+    }
+
+    private static boolean isGap(char c) {
+        return Character.isWhitespace(c) || c == '-' || c == '_';
+    }
+}
