@@ -22,7 +22,8 @@ import picocli.CommandLine.IParameterExceptionHandler;
             CompareCommand.class,
             RenameCommand.class,
             InstanceCommand.class,
-            FallbackCommand.class
+            FallbackCommand.class,
+            ProofreadCommand.class
         })
 public final class Unciala {
     private Unciala() {}

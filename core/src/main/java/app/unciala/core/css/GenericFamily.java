@@ -1,5 +1,6 @@
 package app.unciala.core.css;
 
+import app.unciala.core.face.Classification;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -17,6 +18,16 @@ public enum GenericFamily {
 
     GenericFamily(List<String> systemFamilies) {
         this.systemFamilies = systemFamilies;
+    }
+
+    /** What can stand in for a family of a kind. */
+    public static GenericFamily of(Classification classification) {
+        return switch (classification) {
+            case SERIF -> SERIF;
+            case SANS_SERIF, DISPLAY -> SANS_SERIF;
+            case MONOSPACED -> MONOSPACE;
+            case HANDWRITING -> CURSIVE;
+        };
     }
 
     public String css() {

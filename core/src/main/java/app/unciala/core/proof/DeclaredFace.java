@@ -47,7 +47,8 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
         }
 
         boolean isInline() {
-            return url.filter(address -> address.regionMatches(true, 0, "data:", 0, 5)).isPresent();
+            return url.filter(address -> address.regionMatches(true, 0, "data:", 0, 5))
+                    .isPresent();
         }
     }
 
@@ -57,7 +58,7 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
             if (declaration.is("src")) {
                 StyleSheet.atCommas(declaration.value()).stream()
                         .filter(entry -> !entry.isEmpty())
-                        .forEach(entry -> sources.add(source(declaration, entry)));
+                        .forEach(entry -> sources.add(source(sheet, declaration, entry)));
             }
         }
         Optional<Name> family = rule.declaration("font-family")
@@ -76,7 +77,7 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
                 .orElse("");
     }
 
-    private static Source source(Declaration src, List<Token> entry) {
+    private static Source source(StyleSheet sheet, Declaration src, List<Token> entry) {
         Optional<String> url = Optional.empty();
         int urlStart = -1;
         int urlEnd = -1;
@@ -90,7 +91,8 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
             } else if (token.is(Kind.URL) || function.equals("url") && token.is(Kind.STRING)) {
                 url = Optional.of(token.value());
                 urlStart = token.is(Kind.URL) ? token.start() + 4 : token.start();
-                urlEnd = token.is(Kind.URL) ? token.end() - 1 : token.end();
+                boolean closed = sheet.text().charAt(token.end() - 1) == ')';
+                urlEnd = token.is(Kind.URL) && closed ? token.end() - 1 : token.end();
             } else if (function.equals("format") && (token.is(Kind.STRING) || token.is(Kind.IDENT))) {
                 hint = Optional.of(token.value().toLowerCase(Locale.ROOT));
                 hintStart = token.start();

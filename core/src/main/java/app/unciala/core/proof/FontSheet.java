@@ -11,6 +11,7 @@ import app.unciala.core.proof.Names.Name;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,10 +24,23 @@ final class FontSheet {
     private final List<DeclaredFace> faces;
     private final List<FontUse> uses = new ArrayList<>();
     private final Map<String, Declaration> properties = new HashMap<>();
+    private final Map<String, List<DeclaredFace>> byFamily = new LinkedHashMap<>();
+    private final List<String> families = new ArrayList<>();
+    private final Map<String, List<FontUse>> bySubject = new HashMap<>();
 
     private FontSheet(StyleSheet sheet) {
         this.sheet = sheet;
-        faces = rulesNamed("font-face").map(rule -> DeclaredFace.read(sheet, rule)).toList();
+        faces = rulesNamed("font-face")
+                .filter(AtRule::hasBlock)
+                .map(rule -> DeclaredFace.read(sheet, rule))
+                .toList();
+        for (DeclaredFace face : faces) {
+            face.family().ifPresent(name -> byFamily.computeIfAbsent(name.key(), key -> {
+                        families.add(name.text());
+                        return new ArrayList<>();
+                    })
+                    .add(face));
+        }
         sheet.allRules()
                 .flatMap(rule -> rule.declarations().stream())
                 .filter(Declaration::isCustomProperty)
@@ -35,6 +49,9 @@ final class FontSheet {
                 .filter(QualifiedRule.class::isInstance)
                 .map(QualifiedRule.class::cast)
                 .forEach(this::readUses);
+        uses.forEach(use -> use.subjects().forEach(subject -> bySubject
+                .computeIfAbsent(subject, key -> new ArrayList<>())
+                .add(use)));
     }
 
     static FontSheet read(String css) {
@@ -62,17 +79,17 @@ final class FontSheet {
 
     /** The faces declared under a name, in any case. */
     List<DeclaredFace> declared(String family) {
-        return faces.stream().filter(face -> face.isOf(family)).toList();
+        return byFamily.getOrDefault(Names.folded(family), List.of());
     }
 
     /** The names under which faces are declared, each once, as first written. */
     List<String> declaredFamilies() {
-        Set<String> seen = new HashSet<>();
-        return faces.stream()
-                .flatMap(face -> face.family().stream())
-                .map(Name::text)
-                .filter(name -> seen.add(Names.folded(name)))
-                .toList();
+        return families;
+    }
+
+    /** The rules that set what a selector ends in, such as {@code h1}. */
+    List<FontUse> usesOf(String subject) {
+        return bySubject.getOrDefault(subject, List.of());
     }
 
     private void readUses(QualifiedRule rule) {

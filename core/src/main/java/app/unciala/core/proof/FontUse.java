@@ -55,8 +55,7 @@ record FontUse(
         return rule.declaration("font-weight")
                 .filter(declaration -> weight.isPresent())
                 .or(() -> rule.declaration("font-style").filter(declaration -> slope.isPresent()))
-                .map(declaration ->
-                        new FontUse(rule, declaration, List.of(), subjects(sheet, rule), weight, slope));
+                .map(declaration -> new FontUse(rule, declaration, List.of(), subjects(sheet, rule), weight, slope));
     }
 
     /** Whether the rule says something of the weight that is no number, such as {@code bolder}. */
@@ -110,8 +109,12 @@ record FontUse(
     }
 
     private static Optional<Double> weight(QualifiedRule rule, List<Token> before) {
-        List<Token> value = rule.declaration("font-weight").map(Declaration::value).orElse(before);
+        List<Token> value =
+                rule.declaration("font-weight").map(Declaration::value).orElse(before);
         for (Token token : value) {
+            if (token.isDelim('/') || token.is(Kind.DIMENSION) || token.is(Kind.PERCENTAGE)) {
+                return Optional.empty();
+            }
             if (token.is(Kind.NUMBER)) {
                 return Optional.of(token.number());
             }
@@ -123,7 +126,8 @@ record FontUse(
     }
 
     private static Optional<Slope> slope(QualifiedRule rule, List<Token> before) {
-        List<Token> value = rule.declaration("font-style").map(Declaration::value).orElse(before);
+        List<Token> value =
+                rule.declaration("font-style").map(Declaration::value).orElse(before);
         for (Token token : value) {
             if (token.isIdent("italic")) {
                 return Optional.of(Slope.ITALIC);

@@ -41,7 +41,9 @@ final class NameFindings {
         NameFindings findings = new NameFindings(fonts, reference);
         fonts.faces().stream().flatMap(face -> face.family().stream()).forEach(findings::quoting);
         for (FontUse use : fonts.uses()) {
-            use.families().stream().filter(name -> findings.seen.add(name.start())).forEach(findings::quoting);
+            use.families().stream()
+                    .filter(name -> findings.seen.add(name.start()))
+                    .forEach(findings::quoting);
             findings.declared(use);
             findings.generic(use);
         }
@@ -101,8 +103,9 @@ final class NameFindings {
     private Optional<String> near(Name name) {
         String plain = Names.plain(name.text());
         List<String> families = fonts.declaredFamilies();
-        Optional<String> same =
-                families.stream().filter(family -> Names.plain(family).equals(plain)).findFirst();
+        Optional<String> same = families.stream()
+                .filter(family -> Names.plain(family).equals(plain))
+                .findFirst();
         if (same.isPresent() || name.isSystem()) {
             return same;
         }
@@ -149,7 +152,10 @@ final class NameFindings {
         boolean complete = names.isEmpty()
                 || names.stream()
                         .anyMatch(name -> name.isGeneric() || name.isCssWide() || name.unknown() || !name.valid());
-        if (complete || ofIcons || isForSigns(use) || !seen.add(-use.declaration().start() - 1)) {
+        if (complete
+                || ofIcons
+                || isForSigns(use)
+                || !seen.add(-use.declaration().start() - 1)) {
             return;
         }
         Name last = names.get(names.size() - 1);
@@ -165,10 +171,9 @@ final class NameFindings {
     /** Signs and formulas are set in one font, for which no generic family can stand. */
     private static boolean isForSigns(FontUse use) {
         return use.subjects().stream().anyMatch(subject -> subject.matches(".*:(before|after|marker)$"))
-                || use.families().stream()
-                        .anyMatch(name -> name.text()
-                                .toLowerCase(Locale.ROOT)
-                                .matches(".*(icon|awesome|glyph|symbol|dingbat|emoji|math|katex|music).*"));
+                || use.families().stream().anyMatch(name -> name.text()
+                        .toLowerCase(Locale.ROOT)
+                        .matches(".*(icon|awesome|glyph|symbol|dingbat|emoji|math|katex|music).*"));
     }
 
     private GenericFamily generic(Name first) {

@@ -192,7 +192,8 @@ final class Names {
         if (entry.size() == 1 && first.is(Kind.STRING)) {
             return Optional.of(new Name(first.value(), Kind.STRING, true, start, end));
         }
-        if (entry.stream().anyMatch(token -> token.is(Kind.FUNCTION))) {
+        boolean runsOn = entry.stream().anyMatch(token -> token.is(Kind.COLON));
+        if (runsOn || entry.stream().anyMatch(token -> token.is(Kind.FUNCTION))) {
             return Optional.of(new Name(source, Kind.FUNCTION, true, start, end));
         }
         if (first.is(Kind.STRING)) {

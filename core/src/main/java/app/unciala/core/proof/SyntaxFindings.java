@@ -20,8 +20,7 @@ final class SyntaxFindings {
         return Stream.of(
                         sheet.problems().stream()
                                 .filter(problem -> !isHackForOldBrowsers(sheet, problem))
-                                .map(problem ->
-                                        Finding.at(sheet, problem.at(), FindingKind.SYNTAX, problem.message())),
+                                .map(problem -> Finding.at(sheet, problem.at(), FindingKind.SYNTAX, problem.message())),
                         declarations.flatMap(declaration -> missingSemicolons(sheet, declaration)),
                         fonts.uses().stream()
                                 .filter(use -> !use.families().isEmpty())

@@ -13,7 +13,8 @@ import java.util.stream.Stream;
 /** Quotes as texts print them, which CSS takes for letters. */
 final class TypographicQuotes {
     private static final String QUOTES = "“”„‟‘’‚‛«»″′";
-    private static final Set<Kind> WHERE_THEY_SPOIL = Set.of(Kind.IDENT, Kind.URL, Kind.BAD_URL, Kind.FUNCTION, Kind.DELIM);
+    private static final Set<Kind> WHERE_THEY_SPOIL =
+            Set.of(Kind.IDENT, Kind.URL, Kind.BAD_URL, Kind.FUNCTION, Kind.DELIM);
 
     private TypographicQuotes() {}
 

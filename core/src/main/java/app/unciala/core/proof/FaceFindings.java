@@ -1,0 +1,201 @@
+package app.unciala.core.proof;
+
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.face.Slot;
+import app.unciala.core.face.StyleNames;
+import app.unciala.core.face.StyleNames.Said;
+import app.unciala.core.font.Numbers;
+import app.unciala.core.proof.Names.Name;
+import app.unciala.core.proof.WordsOfStyle.Divided;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Faces as they are declared: complete, once, one family with several weights, and shown while they load. */
+final class FaceFindings {
+    private final FontSheet fonts;
+    private final StyleSheet sheet;
+    private final List<Finding> found = new ArrayList<>();
+
+    private FaceFindings(FontSheet fonts) {
+        this.fonts = fonts;
+        sheet = fonts.sheet();
+    }
+
+    static Stream<Finding> find(FontSheet fonts) {
+        FaceFindings findings = new FaceFindings(fonts);
+        fonts.faces().forEach(findings::descriptors);
+        findings.repeated();
+        findings.familiesPerWeight();
+        return findings.found.stream();
+    }
+
+    private void descriptors(DeclaredFace face) {
+        if (face.family().isEmpty()) {
+            found.add(missing(face, "This face has no font-family, so nothing can use it."));
+        }
+        if (face.rule().declaration("src").isEmpty()) {
+            found.add(missing(face, "This face has no src, so it loads nothing."));
+        }
+        if (face.rule().declaration("font-display").isEmpty()) {
+            found.add(Finding.at(
+                            sheet,
+                            face.rule().start(),
+                            FindingKind.MISSING_FONT_DISPLAY,
+                            "Without font-display the text stays invisible while the font loads, for up to 3 seconds.")
+                    .fixedBy("font-display: swap", Corrections.add(sheet, face.rule(), "font-display: swap")));
+        }
+        face.sources().stream()
+                .flatMap(source -> source.fileName().stream())
+                .findFirst()
+                .flatMap(name -> WordsOfStyle.divide(name.replaceAll("\\.[^.]*$", "")))
+                .ifPresent(divided -> saidByFileName(face, divided.style()));
+    }
+
+    /** A file called bold that is declared as nothing in particular is declared as regular. */
+    private void saidByFileName(DeclaredFace face, Said said) {
+        said.weight()
+                .filter(weight ->
+                        weight != 400 && face.rule().declaration("font-weight").isEmpty())
+                .ifPresent(weight -> found.add(missing(
+                                face,
+                                "The file’s name says " + StyleNames.weightName(weight)
+                                        + "; without font-weight it is declared as regular.")
+                        .fixedBy(
+                                "font-weight: " + weight,
+                                Corrections.add(sheet, face.rule(), "font-weight: " + weight))));
+        said.slope()
+                .filter(slope -> face.rule().declaration("font-style").isEmpty())
+                .ifPresent(slope -> found.add(missing(
+                                face,
+                                "The file’s name says " + slope.key()
+                                        + "; without font-style it is declared as upright.")
+                        .fixedBy(
+                                "font-style: " + slope.css(),
+                                Corrections.add(sheet, face.rule(), "font-style: " + slope.css()))));
+    }
+
+    private Finding missing(DeclaredFace face, String message) {
+        return Finding.at(sheet, face.rule().start(), FindingKind.MISSING_DESCRIPTOR, message);
+    }
+
+    private void repeated() {
+        Map<String, DeclaredFace> before = new HashMap<>();
+        for (DeclaredFace face : fonts.faces()) {
+            if (face.family().isEmpty() || sheet.rules().stream().noneMatch(rule -> rule == face.rule())) {
+                continue;
+            }
+            String key = face.family().get().key() + " " + face.slot().key() + " " + face.characters(sheet);
+            DeclaredFace earlier = before.put(key, face);
+            if (earlier != null) {
+                found.add(Finding.at(
+                                sheet,
+                                face.rule().start(),
+                                FindingKind.DUPLICATE_FACE,
+                                "“" + face.family().get().text() + "” "
+                                        + face.slot().label() + " is declared on line "
+                                        + sheet.place(earlier.rule().start()).line()
+                                        + " already; browsers take this later one.")
+                        .fixedBy(
+                                "Take out the rule on line "
+                                        + sheet.place(earlier.rule().start()).line(),
+                                Corrections.remove(sheet, earlier.rule())));
+            }
+        }
+    }
+
+    /** Families whose names differ by a style alone, and whose faces do not say that style. */
+    private void familiesPerWeight() {
+        Map<String, List<String>> byFamily = new HashMap<>();
+        Map<String, String> written = new HashMap<>();
+        for (String family : fonts.declaredFamilies()) {
+            Optional<Divided> divided = ofWeightOrSlope(family);
+            String base = divided.map(Divided::family).orElse(family);
+            byFamily.computeIfAbsent(Names.plain(base), key -> new ArrayList<>())
+                    .add(family);
+            written.merge(Names.plain(base), base, (first, second) -> divided.isEmpty() ? second : first);
+        }
+        byFamily.forEach((base, families) -> {
+            if (families.size() > 1) {
+                families.forEach(family -> ofWeightOrSlope(family)
+                        .ifPresent(divided -> found.add(perWeight(family, written.get(base), divided.style()))));
+            }
+        });
+    }
+
+    private static Optional<Divided> ofWeightOrSlope(String family) {
+        return WordsOfStyle.divide(family)
+                .filter(divided -> divided.style().width().isEmpty())
+                .filter(divided -> divided.style().weight().isPresent()
+                        || divided.style().slope().isPresent());
+    }
+
+    private Finding perWeight(String family, String base, Said style) {
+        String quoted = Names.quoted(base);
+        List<Edit> edits = new ArrayList<>();
+        List<DeclaredFace> faces = fonts.declared(family);
+        for (DeclaredFace face : faces) {
+            face.family().ifPresent(name -> edits.add(new Edit(name.start(), name.end(), quoted)));
+            boolean plain =
+                    face.slot().weight().isSingle() && face.slot().weight().min() == 400;
+            style.weight()
+                    .filter(weight -> plain && weight != 400)
+                    .ifPresent(weight -> edits.add(Corrections.set(sheet, face.rule(), "font-weight", "" + weight)));
+            style.slope().ifPresent(slope -> edits.add(styled(face, slope.css(), edits)));
+        }
+        for (FontUse use : fonts.uses()) {
+            List<Name> named = use.families().stream()
+                    .filter(name ->
+                            name.names(family) && edits.stream().noneMatch(edit -> edit.start() == name.start()))
+                    .toList();
+            named.forEach(name -> edits.add(new Edit(name.start(), name.end(), quoted)));
+            if (!named.isEmpty() && use.families().get(0).names(family)) {
+                asked(use, style).ifPresent(edits::add);
+            }
+        }
+        Name at = faces.get(0).family().orElseThrow();
+        return Finding.at(
+                        sheet,
+                        at.start(),
+                        FindingKind.FAMILY_PER_WEIGHT,
+                        "“" + family + "” is a family of its own here, so bold and italic text in “" + base
+                                + "” is faked. Declare it as a face of “" + base + "”.")
+                .fixedBy("font-family: " + quoted, edits);
+    }
+
+    /** The style joined to a weight that is added in the same place, as two edits there would be one too many. */
+    private Edit styled(DeclaredFace face, String style, List<Edit> edits) {
+        Edit set = Corrections.set(sheet, face.rule(), "font-style", style);
+        Optional<Edit> same = edits.stream()
+                .filter(edit -> edit.start() == set.start() && edit.end() == set.end())
+                .findFirst();
+        same.ifPresent(edits::remove);
+        return same.map(edit -> new Edit(set.start(), set.end(), edit.text() + set.text()))
+                .orElse(set);
+    }
+
+    private Optional<Edit> asked(FontUse use, Said style) {
+        Slot now = Asked.slot(use);
+        double weight = style.weight().orElse(400);
+        StringBuilder added = new StringBuilder();
+        if (now.weight().min() != weight) {
+            if (use.rule().declaration("font-weight").isPresent()) {
+                return Optional.of(Corrections.set(sheet, use.rule(), "font-weight", Numbers.plain(weight)));
+            }
+            added.append("font-weight: ").append(Numbers.plain(weight));
+        }
+        if (style.slope().isPresent() && style.slope().get() != now.slope()) {
+            if (use.rule().declaration("font-style").isPresent()) {
+                return Optional.of(Corrections.set(
+                        sheet, use.rule(), "font-style", style.slope().get().css()));
+            }
+            added.append(added.isEmpty() ? "" : "; ")
+                    .append("font-style: ")
+                    .append(style.slope().get().css());
+        }
+        return added.isEmpty() ? Optional.empty() : Optional.of(Corrections.add(sheet, use.rule(), added.toString()));
+    }
+}
