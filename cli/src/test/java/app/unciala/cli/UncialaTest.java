@@ -42,6 +42,57 @@ class UncialaTest {
     }
 
     @Test
+    void proofreadPrintsOneObjectALineAndMends() throws Exception {
+        Path fonts = Files.createDirectories(folder.resolve("fonts/lato"));
+        Files.copy(Path.of(LATO), fonts.resolve("lato.ttf"));
+        Path css = Files.writeString(
+                folder.resolve("site.css"),
+                "@font-face { font-family: \"Lato\"; src: url(fonts/Lato.ttf); font-weight: 700; font-display: swap }\n"
+                        + "body { font: 1em Lato }\n");
+        Path mended = folder.resolve("mended.css");
+
+        int code = run(
+                "proofread",
+                css.toString(),
+                "--fonts",
+                folder.resolve("fonts").toString(),
+                "--fix",
+                "-o",
+                mended.toString());
+
+        assertThat(code).isEqualTo(1);
+        assertThat(out.toString().split("\n"))
+                .containsExactly(
+                        "{\"file\":\"" + css + "\",\"line\":1,\"column\":44,\"kind\":\"unresolved-path\",\"message\":"
+                                + "\"There is no file “Lato.ttf”.\",\"fix\":\"\\\"fonts/lato.ttf\\\"\"}",
+                        "{\"file\":\"" + css
+                                + "\",\"line\":2,\"column\":8,\"kind\":\"asked-face-not-declared\",\"message\":"
+                                + "\"“Lato” is asked for in 400, which no face supplies: browsers take Bold.\",\"fix\":null}",
+                        "{\"file\":\"" + css + "\",\"line\":2,\"column\":18,\"kind\":\"no-generic\",\"message\":"
+                                + "\"The list of families ends without a generic one; end it with sans-serif.\","
+                                + "\"fix\":\", sans-serif\"}");
+        assertThat(Files.readString(mended)).contains("font-weight: 400").contains("font: 1em Lato, sans-serif");
+        assertThat(run("proofread", mended.toString(), "--fonts", fonts.toString()))
+                .isZero();
+    }
+
+    @Test
+    void proofreadSaysWhatIsWrongWithItsOptions() throws Exception {
+        Path css = Files.writeString(folder.resolve("site.css"), "p { color: red }");
+
+        assertThat(run("proofread", css.toString())).isZero();
+        assertThat(run("proofread", css.toString(), "--served-at", "client")).isEqualTo(2);
+        assertThat(run("proofread", css.toString(), "--fonts", css.toString())).isEqualTo(2);
+        assertThat(run("proofread", css.toString(), "--fix")).isEqualTo(2);
+        assertThat(run("proofread", folder.resolve("missing.css").toString())).isEqualTo(1);
+        assertThat(err.toString())
+                .contains("--served-at client: write an address")
+                .contains("is no folder")
+                .contains("--fix needs -o OUT")
+                .doesNotContain("\tat ");
+    }
+
+    @Test
     void inspectPrintsOneObjectALineAndFailsAtTheEnd() {
         assertThat(run("inspect", SANS, text.toString(), "missing.ttf")).isEqualTo(1);
         String[] lines = out.toString().split("\n");

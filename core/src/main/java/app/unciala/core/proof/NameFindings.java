@@ -39,22 +39,24 @@ final class NameFindings {
 
     static Stream<Finding> find(FontSheet fonts, Reference reference) {
         NameFindings findings = new NameFindings(fonts, reference);
-        fonts.faces().stream().flatMap(face -> face.family().stream()).forEach(findings::quoting);
+        fonts.faces().stream().flatMap(face -> face.family().stream()).forEach(name -> findings.quoting(name, true));
         for (FontUse use : fonts.uses()) {
             use.families().stream()
                     .filter(name -> findings.seen.add(name.start()))
-                    .forEach(findings::quoting);
+                    .forEach(name ->
+                            findings.quoting(name, name == use.families().get(0)));
             findings.declared(use);
             findings.generic(use);
         }
         return findings.found.stream();
     }
 
-    private void quoting(Name name) {
+    /** Of valid names those that fall back on what may be installed are left as they are. */
+    private void quoting(Name name, boolean first) {
         if (!name.unquoted() || name.isCssWide()) {
             return;
         }
-        boolean spaced = name.text().contains(" ") && !name.isSystem();
+        boolean spaced = name.text().contains(" ") && (isDeclared(name) || first && !name.isSystem());
         if (!name.valid() || spaced) {
             String quoted = Names.quoted(name.text());
             found.add(Finding.at(

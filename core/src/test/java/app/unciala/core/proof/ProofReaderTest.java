@@ -9,11 +9,15 @@ import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.proof.ProofReader.Proof;
+import app.unciala.core.testing.StyleSheets;
 import java.net.URI;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -332,6 +336,29 @@ class ProofReaderTest {
     @MethodSource("clean")
     void findsNothingInACleanStyleSheet(String css) {
         assertEquals(List.of(), ProofReader.read(css, Reference.none()).findings());
+    }
+
+    @Test
+    void publishedStyleSheetsGiveNoFindingThatIsNone() {
+        Map<String, List<FindingKind>> found = new TreeMap<>();
+        StyleSheets.published().forEach((file, css) -> ProofReader.read(css, Reference.none())
+                .findings()
+                .forEach(finding ->
+                        found.computeIfAbsent(file, key -> new ArrayList<>()).add(finding.kind())));
+
+        // It serves EOT and SVG, and hides its text while it loads.
+        assertEquals(
+                Map.of(
+                        "font-awesome/css/font-awesome.css",
+                        List.of(FindingKind.MISSING_FONT_DISPLAY, FindingKind.LEGACY_FORMAT)),
+                found);
+    }
+
+    @Test
+    void aMegabyteIsRead() {
+        String css = StyleSheets.published().get("bulma/css/bulma.css");
+
+        assertEquals(List.of(), ProofReader.read(css + css, Reference.none()).findings());
     }
 
     @Test
