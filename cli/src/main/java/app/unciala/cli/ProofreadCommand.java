@@ -65,7 +65,7 @@ final class ProofreadCommand implements Callable<Integer> {
             throw new ParameterException(spec.commandLine(), "--fix needs -o OUT, and -o OUT needs --fix");
         }
         String css = Files.readString(file);
-        Proof proof = ProofReader.read(css, new Reference(address(), known()));
+        Proof proof = ProofReader.read(css, Reference.served(address(), known()));
         PrintWriter printed = spec.commandLine().getOut();
         proof.findings().forEach(finding -> printed.println(line(finding)));
         printed.flush();
@@ -118,9 +118,7 @@ final class ProofreadCommand implements Callable<Integer> {
                     report.identity().family(),
                     report.identity().slot(),
                     font.format(),
-                    Classification.propose(face)
-                            .map(proposal -> GenericFamily.of(proposal.classification()))
-                            .orElse(GenericFamily.SANS_SERIF),
+                    Classification.propose(face).map(proposal -> GenericFamily.of(proposal.classification())),
                     Optional.empty()));
         } catch (FontException e) {
             return Optional.empty();

@@ -48,7 +48,7 @@ final class FileFindings {
         Optional<KnownFile> first = Optional.empty();
         for (Source source : face.sources()) {
             Optional<KnownFile> file = source.fileName().flatMap(name -> known(reference, name));
-            if (file.isEmpty() && source.url().isPresent() && !source.isInline()) {
+            if (reference.served() && file.isEmpty() && source.url().isPresent() && !source.isInline()) {
                 unresolved(source);
             }
             first = first.isPresent() ? first : file;
@@ -56,10 +56,8 @@ final class FileFindings {
         if (first.isPresent()) {
             weight(face, first.get());
             style(face, first.get());
-            allowed(face, first.get());
-        } else {
-            held(face);
         }
+        first.or(() -> ofFamily(face)).ifPresentOrElse(file -> allowed(face, file), () -> held(face));
     }
 
     private void unresolved(Source source) {
@@ -151,6 +149,14 @@ final class FileFindings {
                         face.family().map(Name::start).orElse(face.rule().start()),
                         FindingKind.NOT_ALLOWED,
                         file.family() + " " + file.slot().label() + " may not be used here: " + reason + ".")));
+    }
+
+    /** The file that is held for a face, under whatever name. */
+    private Optional<KnownFile> ofFamily(DeclaredFace face) {
+        return face.family().flatMap(name -> files.stream()
+                .filter(file -> Names.plain(file.family()).equals(Names.plain(name.text())))
+                .filter(file -> file.slot().standsFor(face.slot()))
+                .findFirst());
     }
 
     private void held(DeclaredFace face) {

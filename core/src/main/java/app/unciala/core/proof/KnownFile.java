@@ -9,7 +9,13 @@ import java.util.Optional;
  * A font file that is there, against which a style sheet is read.
  *
  * @param name its file name
+ * @param generic what stands in for its family, if that is known
  * @param whyNot why it may not be used where the style sheet is served, or nothing when it may or nobody asks
  */
 public record KnownFile(
-        String name, String family, Slot slot, FontFormat format, GenericFamily generic, Optional<String> whyNot) {}
+        String name,
+        String family,
+        Slot slot,
+        FontFormat format,
+        Optional<GenericFamily> generic,
+        Optional<String> whyNot) {}

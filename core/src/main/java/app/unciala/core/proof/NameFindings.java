@@ -182,7 +182,7 @@ final class NameFindings {
         Optional<GenericFamily> ofFile = reference.files().stream()
                 .flatMap(List::stream)
                 .filter(file -> Names.plain(file.family()).equals(Names.plain(first.text())))
-                .map(KnownFile::generic)
+                .flatMap(file -> file.generic().stream())
                 .findFirst();
         return ofFile.or(() -> elsewhere(first)).orElseGet(() -> guess(first.key()));
     }

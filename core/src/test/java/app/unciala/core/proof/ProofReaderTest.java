@@ -33,7 +33,7 @@ class ProofReaderTest {
     private static final String BOLD = FACE.replace("400", "700").replace("harrow.", "harrow-bold.");
     private static final String TEXT = "body { font-family: \"Harrow\", sans-serif }\n";
 
-    private static final Reference FILES = new Reference(
+    private static final Reference FILES = Reference.served(
             Optional.of(URI.create("https://www.client.example/site.css")),
             Optional.of(List.of(
                     file("harrow.woff2", Range.of(400), Slope.UPRIGHT),
@@ -45,10 +45,10 @@ class ProofReaderTest {
                             "Tern",
                             Slot.of(400, 100, Slope.UPRIGHT),
                             FontFormat.WOFF2,
-                            GenericFamily.SERIF,
+                            Optional.of(GenericFamily.SERIF),
                             Optional.of("the license ended on May 1, 2026")))));
 
-    private static final Reference SERVED = new Reference(FILES.servedAt(), Optional.empty());
+    private static final Reference SERVED = Reference.served(FILES.servedAt(), Optional.empty());
 
     private static KnownFile file(String name, Range weight, Slope slope) {
         return new KnownFile(
@@ -56,7 +56,7 @@ class ProofReaderTest {
                 "Harrow",
                 new Slot(weight, Range.of(100), slope),
                 FontFormat.WOFF2,
-                GenericFamily.SERIF,
+                Optional.of(GenericFamily.SERIF),
                 Optional.empty());
     }
 
@@ -359,6 +359,19 @@ class ProofReaderTest {
         String css = StyleSheets.published().get("bulma/css/bulma.css");
 
         assertEquals(List.of(), ProofReader.read(css + css, Reference.none()).findings());
+    }
+
+    @Test
+    void whatIsHeldMayBeServedUnderAnotherName() {
+        Reference held = Reference.inventory(FILES.servedAt(), FILES.files().orElseThrow());
+        String css = FACE.replace("harrow.", "harrow-webfont.") + TEXT;
+
+        assertEquals(List.of(), ProofReader.read(css, held).findings());
+        assertEquals(
+                List.of(FindingKind.NOT_ALLOWED),
+                ProofReader.read(css.replace("Harrow", "Tern"), held).findings().stream()
+                        .map(Finding::kind)
+                        .toList());
     }
 
     @Test

@@ -1,0 +1,28 @@
+package app.unciala.server.proof;
+
+import app.unciala.server.proof.ProofService.Pasted;
+import app.unciala.server.proof.ProofService.ProofView;
+import jakarta.validation.Valid;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class ProofController {
+    private final ProofService proofs;
+
+    ProofController(ProofService proofs) {
+        this.proofs = proofs;
+    }
+
+    @PostMapping("/api/sites/{id}/proof")
+    ProofView forSite(@PathVariable String id, @Valid @RequestBody Pasted pasted) {
+        return proofs.forSite(id, pasted);
+    }
+
+    @PostMapping("/api/proof")
+    ProofView read(@Valid @RequestBody Pasted pasted) {
+        return proofs.read(pasted);
+    }
+}
