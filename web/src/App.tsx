@@ -77,7 +77,15 @@ export const routes: RouteObject[] = [
         path: "sites",
         lazy: async () => ({ Component: (await import("./site/SiteListPage")).SiteListPage }),
       },
-      { path: "sites/:id", lazy: async () => ({ Component: (await import("./site/SitePage")).SitePage }) },
+      { path: "proof", lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }) },
+      {
+        path: "sites/:id/proof",
+        lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }),
+      },
+      {
+        path: "sites/:id/:leaf?",
+        lazy: async () => ({ Component: (await import("./site/SitePage")).SitePage }),
+      },
       {
         path: "flags",
         lazy: async () => ({ Component: (await import("./flag/FlagListPage")).FlagListPage }),

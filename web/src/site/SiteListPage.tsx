@@ -7,6 +7,7 @@ import type { Flag, Site } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagIndex } from "../shared/flag/flags";
 import { Line } from "../shared/layout/Leaf";
+import { SitesLeaves } from "../shared/layout/SiteLeaves";
 import { count } from "../shared/parts/format";
 import { RecordList, useFilter } from "../shared/parts/RecordList";
 import { noneWith, roleWords, words } from "./words";
@@ -25,6 +26,7 @@ export function SiteListPage() {
   return (
     <RecordList
       title={words.title}
+      leaves={<SitesLeaves />}
       actions={
         mayEdit && (
           <Button component={Link} to="/sites/new" variant="outlined">

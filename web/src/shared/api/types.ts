@@ -57,3 +57,5 @@ export type Found = Schemas["Answer"];
 export type Clause = LicenseDraft["webUse"];
 export type Verdict = AskedRow["verdict"];
 export type Opened = Schemas["Opened"];
+export type Proof = Schemas["ProofView"];
+export type Finding = Schemas["FindingView"];

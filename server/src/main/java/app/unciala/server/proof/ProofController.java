@@ -1,7 +1,7 @@
 package app.unciala.server.proof;
 
-import app.unciala.server.proof.ProofService.Pasted;
 import app.unciala.server.proof.ProofService.ProofView;
+import app.unciala.server.proof.ProofService.StyleSheetText;
 import jakarta.validation.Valid;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -17,12 +17,12 @@ class ProofController {
     }
 
     @PostMapping("/api/sites/{id}/proof")
-    ProofView forSite(@PathVariable String id, @Valid @RequestBody Pasted pasted) {
+    ProofView forSite(@PathVariable String id, @Valid @RequestBody StyleSheetText pasted) {
         return proofs.forSite(id, pasted);
     }
 
     @PostMapping("/api/proof")
-    ProofView read(@Valid @RequestBody Pasted pasted) {
+    ProofView read(@Valid @RequestBody StyleSheetText pasted) {
         return proofs.read(pasted);
     }
 }

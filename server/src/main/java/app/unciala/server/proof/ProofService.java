@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Proof-reads style sheets against what is held, and for a site against what its licenses allow. */
 @Service
 public class ProofService {
-    private static final int LONGEST = 4_000_000;
+    private static final int LONGEST = 3_000_000;
 
     private final SiteService sites;
     private final FamilyService families;
@@ -53,9 +53,9 @@ public class ProofService {
     }
 
     /** A style sheet, and the address it is served at or the page it is for. */
-    public record Pasted(
+    public record StyleSheetText(
             @NotNull(message = "Paste a style sheet.")
-            @Size(max = LONGEST, message = "A style sheet has at most 4,000,000 characters.")
+            @Size(max = LONGEST, message = "A style sheet has at most 3,000,000 characters.")
             String css,
 
             @Schema(types = {"string", "null"})
@@ -95,7 +95,7 @@ public class ProofService {
 
     /** Reads a style sheet for a site; without an address it is taken to stand on the site's first domain. */
     @Transactional(readOnly = true)
-    public ProofView forSite(String siteId, Pasted pasted) {
+    public ProofView forSite(String siteId, StyleSheetText pasted) {
         Site site = sites.get(siteId);
         Optional<URI> address = address(pasted)
                 .or(() -> site.domains().stream().findFirst().map(domain -> URI.create("https://" + domain + "/")));
@@ -104,7 +104,7 @@ public class ProofService {
 
     /** Reads a style sheet that belongs to no site: nothing is said of what licenses allow. */
     @Transactional(readOnly = true)
-    public ProofView read(Pasted pasted) {
+    public ProofView read(StyleSheetText pasted) {
         return read(pasted.css(), address(pasted), Optional.empty());
     }
 
@@ -145,7 +145,7 @@ public class ProofService {
                 .orElse("no license covers it"));
     }
 
-    private static Optional<URI> address(Pasted pasted) {
+    private static Optional<URI> address(StyleSheetText pasted) {
         if (pasted.url() == null || pasted.url().isBlank()) {
             return Optional.empty();
         }
