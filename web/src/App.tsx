@@ -83,7 +83,11 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }),
       },
       {
-        path: "sites/:id/:leaf?",
+        path: "sites/:id/delivery",
+        lazy: async () => ({ Component: (await import("./delivery/DeliveryPage")).DeliveryPage }),
+      },
+      {
+        path: "sites/:id",
         lazy: async () => ({ Component: (await import("./site/SitePage")).SitePage }),
       },
       {

@@ -8,6 +8,7 @@ import { FlagNotes } from "../shared/flag/FlagNote";
 import { useFlagsOf } from "../shared/flag/flags";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
+import { SiteLeaves } from "../shared/layout/SiteLeaves";
 import { clientNamed, useClients } from "../shared/parts/useClients";
 import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
@@ -35,7 +36,10 @@ function NewSite() {
       try {
         const { name, domains, staging } = fields;
         return await bodyOf(
-          api.POST("/api/sites", { body: { clientId, name, domains, staging, roles: [] } }),
+          api.POST("/api/sites", {
+            // How it is delivered is described later; until then it is as usual.
+            body: { clientId, name, domains, staging, roles: [] } as Partial<SiteDraft> as SiteDraft,
+          }),
         );
       } catch (error) {
         // A second try finds the client that this one added.
@@ -84,8 +88,8 @@ function RecordedSite({ id }: { id: string }) {
 }
 
 /** What a person enters of a site, as it is recorded. */
-function draftOf({ clientId, name, domains, staging, roles }: Site): SiteDraft {
-  return { clientId, name, domains, staging, roles };
+function draftOf({ clientId, name, domains, staging, roles, delivery }: Site): SiteDraft {
+  return { clientId, name, domains, staging, roles, delivery };
 }
 
 function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
@@ -128,6 +132,7 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
       }
       below={site.domains.join(", ") || words.noDomainYet}
       actions={<MakePack siteId={id} />}
+      leaves={<SiteLeaves id={id} flags={{ "": flags.length }} />}
     >
       <Line notes={<FlagNotes flags={flags.filter((flag) => flag.kind !== "FACE_NOT_HELD")} />}>
         <h2 className="section">

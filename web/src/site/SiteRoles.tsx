@@ -1,10 +1,11 @@
 import Button from "@mui/material/Button";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
-import { useQueries } from "@tanstack/react-query";
+import { keepPreviousData, useQueries, useQuery } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useMayEdit } from "../shared/account/session";
+import { api, bodyOf } from "../shared/api/client";
 import { asking } from "../shared/api/queries";
 import type { Family, Role, Site } from "../shared/api/types";
 import { Conflict } from "../shared/parts/Conflict";
@@ -12,7 +13,7 @@ import { useUnsaved } from "../shared/parts/unsaved";
 import { useMergedForm } from "../shared/parts/useMergedForm";
 import { RoleEditor } from "./RoleEditor";
 import { byRole, inOrder, roleInWords, weigh, type RolesByName } from "./roles";
-import { roleWords, weightInWords, words } from "./words";
+import { budgetInWords, cutInWords, roleWords, weightInWords, words } from "./words";
 
 const allRoles = Object.keys(roleWords) as Role["role"][];
 
@@ -36,7 +37,8 @@ export function SiteRoles({ site, onSave }: Props) {
   return (
     <>
       <h2 className="section">
-        {words.faces} <small>{loaded && weightInWords(weigh(roles, families))}</small>
+        {words.faces}{" "}
+        <small>{loaded && <Meter siteId={site.id} roles={roles} guess={weigh(roles, families)} />}</small>
       </h2>
       {conflict && (
         <Conflict
@@ -74,10 +76,39 @@ export function SiteRoles({ site, onSave }: Props) {
               familyId: roles[0]?.familyId ?? "",
               generic: roles[0]?.generic ?? "SANS_SERIF",
               faces: [],
+              selector: "",
+              size: "",
+              lineHeight: "",
+              letterSpacing: "",
             })
           }
         />
       </div>
+    </>
+  );
+}
+
+type MeterProps = { siteId: string; roles: Role[]; guess: ReturnType<typeof weigh> };
+
+/** What the chosen faces weigh as a pack would deliver them; a guess until the server has made them. */
+function Meter({ siteId, roles, guess }: MeterProps) {
+  const faces = roles.flatMap(({ familyId, faces }) => faces.map((slot) => ({ familyId, slot })));
+  const weight = useQuery({
+    queryKey: ["/api/sites/{id}/weight", siteId, faces.map((face) => face.familyId + face.slot.key)],
+    queryFn: () =>
+      bodyOf(api.POST("/api/sites/{id}/weight", { params: { path: { id: siteId } }, body: { faces } })),
+    enabled: faces.length > 0,
+    placeholderData: keepPreviousData,
+  }).data;
+  if (!weight) {
+    return weightInWords(guess);
+  }
+  const over = weight.budget !== null && weight.bytes > weight.budget;
+  return (
+    <>
+      {weightInWords({ faces: guess.faces, bytes: weight.bytes, guessed: false })}{" "}
+      {weight.budget !== null && <span className={over ? "rubric" : undefined}>{budgetInWords(weight)}</span>}{" "}
+      {cutInWords(weight)}
     </>
   );
 }

@@ -1,17 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { staticSlot } from "../shared/font/slots";
 import type { Family, HeldFile, Role } from "../shared/api/types";
+import { role as roleIn } from "../testing/samples";
 import { domainsIn } from "../shared/parts/domains";
 import { byRole, inOrder, roleInWords, weigh } from "./roles";
 import { weightInWords } from "./words";
 
 const regular = staticSlot(400, "upright");
-const role = (name: Role["role"], familyId: string): Role => ({
-  role: name,
-  familyId,
-  generic: "SERIF",
-  faces: [regular],
-});
+const role = (name: Role["role"], familyId: string): Role => roleIn(name, familyId, [regular]);
 
 describe("a site", () => {
   it("takes pasted lists of domains apart", () => {

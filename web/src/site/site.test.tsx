@@ -5,7 +5,7 @@ import type { Pack, Site, SiteDraft } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
-import { family, file, site } from "../testing/samples";
+import { family, file, role, site } from "../testing/samples";
 
 const client = { id: "c1", version: 0, name: "Fernway Physiotherapy" };
 const bold = file({
@@ -26,6 +26,7 @@ function pack(change: Partial<Pack> = {}): Pack {
     bytes: 23_000,
     contents: [{ path: "fonts/ostrel-400.woff2", bytes: 11_000, leftOut: false }],
     changedSince: [],
+    placedOn: null,
     ...change,
   };
 }
@@ -38,6 +39,7 @@ function recorded(start = site()) {
     http.get("*/api/sites/s1", () => HttpResponse.json(state.site)),
     http.get("*/api/sites/s1/comparison", () => HttpResponse.json([])),
     http.get("*/api/sites/s1/packs", () => HttpResponse.json({ items: state.packs, next: null })),
+    http.post("*/api/sites/s1/weight", () => problem(500, "Weighed elsewhere.")),
     http.get("*/api/families/f1", () => HttpResponse.json(family({ files: [regular, bold] }))),
     http.put("*/api/sites/s1", async ({ request }) => {
       state.saved++;
@@ -53,7 +55,7 @@ function recorded(start = site()) {
 }
 
 const headings = site({
-  roles: [{ role: "HEADINGS", familyId: "f1", generic: "SERIF", faces: [regular.slot] }],
+  roles: [role("HEADINGS", "f1", [regular.slot])],
   familyNames: { f1: "Ostrel" },
 });
 

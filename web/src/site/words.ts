@@ -1,4 +1,4 @@
-import type { Pack, Role } from "../shared/api/types";
+import type { Pack, Role, SiteWeight } from "../shared/api/types";
 import { count, kB, moment, tenths } from "../shared/parts/format";
 
 /** What the Sites place says. */
@@ -103,4 +103,25 @@ export function deleting(roles: number): string {
 
 export function viewsImported(months: number): string {
   return `Recorded the page views of ${count(months, "month", "months")}.`;
+}
+
+/** What is cut of a site's faces, in one sentence. */
+export function cutInWords(weight: SiteWeight): string {
+  const cut = weight.faces.filter((face) => face.kept !== null);
+  if (cut.length === 0) {
+    return "";
+  }
+  const held = cut.reduce((sum, face) => sum + face.held, 0);
+  const bytes = cut.reduce((sum, face) => sum + face.bytes, 0);
+  return `${kB(held)} held, ${kB(bytes)} as cut.`;
+}
+
+/** How a weight stands to the budget. */
+export function budgetInWords({ bytes, budget }: Pick<SiteWeight, "bytes" | "budget">): string {
+  if (budget === null) {
+    return "";
+  }
+  return bytes > budget
+    ? `${kB(bytes - budget)} over the budget of ${kB(budget)}`
+    : `of a budget of ${kB(budget)}`;
 }

@@ -1,4 +1,5 @@
 import type {
+  Delivery,
   Family,
   FileDetails,
   FileRow,
@@ -9,6 +10,7 @@ import type {
   IntakeFamily,
   IntakeOverview,
   License,
+  Role,
   Site,
 } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
@@ -101,6 +103,37 @@ export function license(change: Partial<License> = {}, terms: Partial<License["t
   };
 }
 
+/** How fonts are delivered, as it is until somebody describes it. */
+export const usualDelivery: Delivery = {
+  languages: [],
+  words: "",
+  browsers: "MODERN",
+  budget: null,
+  prefix: "",
+  standIns: false,
+  kind: "FOLDER",
+  folder: "fonts",
+  base: "",
+  expression: "",
+  urls: {},
+  names: "HYPHENS",
+  digest: true,
+  shape: "STYLE_SHEET",
+};
+
+export function role(name: Role["role"], familyId: string, faces: Role["faces"]): Role {
+  return {
+    role: name,
+    familyId,
+    generic: "SERIF",
+    faces,
+    selector: "",
+    size: "",
+    lineHeight: "",
+    letterSpacing: "",
+  };
+}
+
 export function site(change: Partial<Site> = {}): Site {
   return {
     id: "s1",
@@ -111,6 +144,7 @@ export function site(change: Partial<Site> = {}): Site {
     domains: ["fernway.example"],
     staging: [],
     roles: [],
+    delivery: usualDelivery,
     familyNames: {},
     ...change,
   };

@@ -59,3 +59,5 @@ export type Verdict = AskedRow["verdict"];
 export type Opened = Schemas["Opened"];
 export type Proof = Schemas["ProofView"];
 export type Finding = Schemas["FindingView"];
+export type Delivery = Site["delivery"];
+export type SiteWeight = Schemas["WeightView"];

@@ -23,13 +23,7 @@ export function SiteLeaves({ id, flags = {} }: { id: string; flags?: Record<stri
   return (
     <Leaves
       label="Leaves of this site"
-      leaves={[
-        leaf("", "Overview"),
-        leaf("type", "Type"),
-        leaf("delivery", "Delivery"),
-        leaf("proof", "Proof"),
-        leaf("record", "Record"),
-      ]}
+      leaves={[leaf("", "Overview"), leaf("delivery", "Delivery"), leaf("proof", "Proof")]}
     />
   );
 }

@@ -60,7 +60,7 @@ final class SplitCommand implements Callable<Integer> {
             String name = base + "-" + part.name() + ".woff2";
             byte[] bytes = FontWriter.write(Subsetter.subset(face, part.codePoints()), FontFormat.WOFF2);
             Files.write(folder.resolve(name), bytes);
-            css.append(new FontFaceRule(
+            css.append(FontFaceRule.of(
                             identity.family(), identity.slot(), name, FontFormat.WOFF2, Optional.of(part.codePoints()))
                     .css());
             spec.commandLine().getOut().println(name + " " + bytes.length);

@@ -27,7 +27,8 @@ class ArchitectureTest {
                         "org.jspecify..",
                         "com.google.common..",
                         "com.aayushatharva..",
-                        "com.ibm.icu..")
+                        "com.ibm.icu..",
+                        "tools.jackson.core..")
                 .check(core);
     }
 

@@ -91,7 +91,7 @@ class HardeningTest {
     @Test
     void aBodyBeyondItsBoundIsRefused() {
         Caller caller = SERVER.signIn();
-        Answer refused = caller.send("POST", "/api/clients", Map.of("name", "x".repeat(3 << 20)));
+        Answer refused = caller.send("POST", "/api/clients", Map.of("name", "x".repeat(9 << 20)));
         assertThat(refused.status()).isEqualTo(413);
     }
 

@@ -82,7 +82,7 @@ class ProofTest {
         assertThat(SERVER.stranger()
                         .send("POST", "/api/proof", Map.of("css", "a{}"))
                         .status())
-                .isEqualTo(401);
+                .isEqualTo(403);
     }
 
     private static String said(tools.jackson.databind.JsonNode finding) {

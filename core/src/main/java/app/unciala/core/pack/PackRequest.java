@@ -2,15 +2,73 @@ package app.unciala.core.pack;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.face.Range;
 import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.metrics.FallbackMetrics;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.SortedMap;
 
-/** What a pack is made from: a site, the day, its text roles and the WOFF2 bytes of every face they use. */
-public record PackRequest(String siteName, List<String> domains, LocalDate day, List<Role> roles, List<Face> faces) {
-    /** A text role set in a family; {@code slot} is the face of the family that plain text of this role uses. */
-    public record Role(TextRole role, String family, Slot slot, GenericFamily generic) {}
+/**
+ * What a pack is made from.
+ *
+ * @param version of the program that makes it
+ * @param words the site's own words, for its specimen page; may be empty
+ * @param prefix what stands before each family name, so that it does not meet a font of the host; may be empty
+ */
+public record PackRequest(
+        String siteName,
+        List<String> domains,
+        LocalDate day,
+        String version,
+        String words,
+        String prefix,
+        Placement placement,
+        OutputShape shape,
+        List<Role> roles,
+        List<Face> faces) {
+    /**
+     * A text role set in a family.
+     *
+     * @param slot the face of the family that plain text of this role uses
+     * @param setting what else is said of its text
+     */
+    public record Role(TextRole role, String family, Slot slot, GenericFamily generic, Setting setting) {}
 
-    /** One face to deliver, with what the licenses say of it in one line. */
-    public record Face(String family, Slot slot, byte[] woff2, String license) {}
+    /** What a role says besides its face, each as CSS has it; empty where it says nothing. */
+    public record Setting(String selector, String size, String lineHeight, String letterSpacing) {
+        public static Setting none() {
+            return new Setting("", "", "", "");
+        }
+    }
+
+    /**
+     * One face to deliver.
+     *
+     * @param source the digest of the file it was made from
+     * @param files its bytes by format
+     * @param slant the angles of a variable slope in degrees, clockwise, if it has one
+     * @param license what the licenses say of it, in one line
+     * @param notices what must go along with it: copyright and license texts
+     * @param cut how many characters were kept of how many, if it was cut
+     * @param stand a system face with its metrics made to match, if one shall stand in until the font is there
+     */
+    public record Face(
+            String family,
+            Slot slot,
+            String source,
+            SortedMap<FontFormat, byte[]> files,
+            Optional<Range> slant,
+            String license,
+            List<Notice> notices,
+            Optional<Cut> cut,
+            Optional<FallbackMetrics> stand) {}
+
+    /** A text that goes along with fonts, under its file name. */
+    public record Notice(String name, String text) {}
+
+    /** Numbers of characters. */
+    public record Cut(int kept, int of) {}
 }

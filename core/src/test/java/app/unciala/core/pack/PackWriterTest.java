@@ -1,59 +1,379 @@
 package app.unciala.core.pack;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack.Entry;
+import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.core.pack.PackRequest.Notice;
 import app.unciala.core.pack.PackRequest.Role;
+import app.unciala.core.pack.PackRequest.Setting;
+import app.unciala.core.pack.Placement.Kind;
+import app.unciala.core.proof.Finding;
+import app.unciala.core.proof.ProofReader;
+import app.unciala.core.proof.Reference;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PackWriterTest {
+    private static final Slot REGULAR = Slot.of(400, 100, Slope.UPRIGHT);
     private static final Slot BOLD = Slot.of(700, 100, Slope.UPRIGHT);
-    private static final Slot VARIABLE = new Slot(new Range(100, 900), new Range(75, 100), Slope.ITALIC);
+    private static final Slot CONDENSED = Slot.of(500, 75, Slope.UPRIGHT);
+    private static final List<String> NASTY = List.of(
+            "Harrow & Sons \"*/",
+            "Söhne",
+            "</style><script>",
+            "A\\",
+            "'",
+            "{} ; url(x)",
+            "日本",
+            "🂡",
+            "x".repeat(200),
+            "1 2");
 
     @Test
-    void holdsFontsStyleSheetSpecimenAndLicenses() {
-        Pack pack = PackWriter.write(request("Harrow & Sons \"*/"));
+    void holdsFontsRulesSpecimenInstructionsLicensesAndManifest() {
+        Pack pack =
+                PackWriter.write(request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Söhne"), faces("Söhne")));
+
         assertThat(pack.entries())
                 .extracting(Entry::path)
-                .hasSize(5)
-                .contains("type.css", "specimen.html", "LICENSES.txt");
-        String css = text(pack, "type.css");
-        String bold = pack.entries().get(0).path();
-        assertThat(bold).matches("fonts/harrow-sons-700\\.[0-9a-f]{8}\\.woff2");
+                .hasSize(8)
+                .contains(
+                        "type.css",
+                        "specimen.html",
+                        "instructions.html",
+                        "LICENSES.txt",
+                        "licenses/OFL.txt",
+                        "manifest.json");
+        assertThat(pack.entries().get(0).path()).matches("fonts/sohne-regular-[0-9a-f]{8}\\.woff2");
+        assertThat(text(pack, "LICENSES.txt")).contains("Söhne Bold: The license; see licenses/OFL.txt");
+        assertThat(text(pack, "licenses/OFL.txt")).isEqualTo("Copyright");
+        assertThat(text(pack, "manifest.json"))
+                .contains("\"site\":\"Client\"", "\"cut\":{\"kept\":90,\"of\":400}", "\"source\":\"5ec0\"");
+    }
+
+    @Test
+    void withoutARoleForTitlesTheFirstHeadingIsAHeading() {
+        String css = css(roles("Harrow").subList(0, 1), faces("Harrow"));
+        assertThat(css).contains("h1, h2, h3, h4, h5, h6,\n.type-headings {");
+
+        List<Role> both = new ArrayList<>(roles("Harrow"));
+        both.add(role(TextRole.PAGE_TITLE, "Harrow", BOLD));
+        assertThat(css(both, faces("Harrow"))).contains("\nh2, h3, h4, h5, h6,").contains("\nh1,\n.type-page-title");
+    }
+
+    @Test
+    void aCondensedFaceIsAskedForByItsRole() {
+        String css = css(List.of(role(TextRole.CAPTIONS, "Harrow", CONDENSED)), List.of(face("Harrow", CONDENSED)));
+
         assertThat(css)
-                .contains("src: url(\"" + bold + "\") format(\"woff2\");")
-                .contains("font-weight: 100 900;")
-                .contains("font-stretch: 75% 100%;")
-                .contains("--type-headings: \"Harrow & Sons \\\"*/\", \"Georgia\", \"Times New Roman\", serif;")
-                .contains("h2, h3, h4, h5, h6,\n.type-headings {");
-        assertThat(text(pack, "specimen.html")).contains("Harrow &amp; Sons").doesNotContain("Sons \"*/");
-        assertThat(text(pack, "LICENSES.txt")).contains("Bold: The license");
+                .contains("font-stretch: 75%;\n  font-display")
+                .contains("font-style: normal;\n  font-stretch: 75%;\n}");
+    }
+
+    @Test
+    void aVariableSlopeIsWrittenAsARange() {
+        Face leaning = new Face(
+                "Harrow",
+                new Slot(new Range(100, 900), Range.of(100), Slope.UPRIGHT),
+                "",
+                files(),
+                Optional.of(new Range(0, 10)),
+                "",
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
+
+        assertThat(css(roles("Harrow"), List.of(leaning))).contains("font-style: oblique 0deg 10deg;");
+    }
+
+    @Test
+    void buttonsAndFieldsAreSetAsTheTextUnlessTheyHaveARole() {
+        String inherit = "button,\ninput,\nselect,\ntextarea {\n  font: inherit;\n}";
+        assertThat(css(roles("Harrow"), faces("Harrow"))).contains(inherit);
+
+        List<Role> own = new ArrayList<>(roles("Harrow"));
+        own.add(role(TextRole.BUTTONS, "Harrow", REGULAR));
+        assertThat(css(own, faces("Harrow")))
+                .doesNotContain(inherit)
+                .contains("button, input, select, textarea,\n.type-buttons {");
+    }
+
+    @Test
+    void aRoleSaysItsSelectorAndItsSetting() {
+        Role role = new Role(
+                TextRole.NAVIGATION,
+                "Harrow",
+                BOLD,
+                GenericFamily.SERIF,
+                new Setting("header nav a", "1.1rem", "1.3", "0.02em"));
+
+        assertThat(css(List.of(role), faces("Harrow")))
+                .contains("header nav a,\n.type-navigation {")
+                .contains("  font-size: 1.1rem;\n  line-height: 1.3;\n  letter-spacing: 0.02em;\n}");
+    }
+
+    @Test
+    void aPrefixStandsBeforeTheNameEverywhere() {
+        PackRequest request = request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces("Harrow"));
+        PackRequest prefixed = new PackRequest(
+                request.siteName(),
+                request.domains(),
+                request.day(),
+                "1",
+                "",
+                "Tarn",
+                request.placement(),
+                request.shape(),
+                request.roles(),
+                request.faces());
+
+        String css = text(PackWriter.write(prefixed), "type.css");
+
+        assertThat(css).contains("font-family: \"Tarn Harrow\";", "--type-headings: \"Tarn Harrow\", ");
+        assertThat(css).doesNotContain("\"Harrow\"");
+    }
+
+    /** Whatever a family is called: the style sheet is read as it was meant, and proof-reading finds nothing in it. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Kind.class,
+            names = {"FOLDER", "FLAT", "BASE_URL", "URL_PER_FILE", "INLINE"})
+    void styleSheetsAreCorrectByConstruction(Kind kind) {
+        Random random = new Random(4);
+        for (int i = 0; i < 60; i++) {
+            String family = NASTY.get(i % NASTY.size())
+                    + (i < NASTY.size() ? "" : Character.toString(0x21 + random.nextInt(0x2FF)));
+            Placement placement = new Placement(
+                    kind,
+                    "../fonts",
+                    "https://cdn.client.example/f",
+                    "",
+                    Map.of(),
+                    new FileNames(FileNames.Rule.HYPHENS, true));
+            String css = text(
+                    PackWriter.write(request(placement, OutputShape.STYLE_SHEET, roles(family), faces(family))),
+                    "type.css");
+
+            StyleSheet sheet = StyleSheet.read(css);
+            assertThat(sheet.problems()).as(css).isEmpty();
+            assertThat(sheet.rules()
+                            .get(0)
+                            .declaration("font-family")
+                            .orElseThrow()
+                            .value()
+                            .get(0)
+                            .value())
+                    .isEqualTo(family);
+            List<Finding> findings = ProofReader.read(
+                            css,
+                            new Reference(
+                                    Optional.of(java.net.URI.create("https://client.example/")),
+                                    Optional.empty(),
+                                    false))
+                    .findings();
+            assertThat(findings).as(css).isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "FOLDER     | url(\"../fonts/harrow-bold.woff2\") | fonts/harrow-bold.woff2",
+                "FLAT       | url(\"harrow-bold.woff2\") | harrow-bold.woff2",
+                "BASE_URL   | url(\"https://cdn.client.example/f/harrow-bold.woff2\") | fonts/harrow-bold.woff2",
+                "EXPRESSION | url(\"<%= asset 'harrow-bold.woff2' %>\") | fonts/harrow-bold.woff2",
+                "URL_PER_FILE | url(\"https://cdn.client.example/9/b.woff2\") | fonts/harrow-bold.woff2",
+                "INLINE     | url(\"data:font/woff2;base64,AQ==\") | fonts/harrow-bold.woff2"
+            })
+    void eachPlacementRefersToFilesInItsWay(Kind kind, String url, String path) {
+        Placement placement = new Placement(
+                kind,
+                "../fonts/",
+                "https://cdn.client.example/f",
+                "<%= asset '{file}' %>",
+                Map.of("harrow-bold.woff2", "https://cdn.client.example/9/b.woff2"),
+                new FileNames(FileNames.Rule.HYPHENS, false));
+        placement.check();
+
+        Pack pack = PackWriter.write(
+                request(placement, OutputShape.STYLE_SHEET, roles("Harrow"), List.of(face("Harrow", BOLD))));
+
+        assertThat(text(pack, "type.css")).contains("src: " + url + " format(\"woff2\");");
+        assertThat(pack.entries().get(0).path()).isEqualTo(path);
+        assertThat(text(pack, "specimen.html")).contains(kind == Kind.INLINE ? "data:font" : path);
+    }
+
+    @ParameterizedTest
+    @EnumSource(OutputShape.class)
+    void eachShapeHasItsFile(OutputShape shape) {
+        Pack pack = PackWriter.write(request(Placement.beside(), shape, roles("Harrow \"&\""), faces("Harrow \"&\"")));
+        String output = text(pack, shape.fileName());
+
+        String expected =
+                switch (shape) {
+                    case STYLE_SHEET -> ".type-headings {";
+                    case STYLE_BLOCK -> "<style>\n/* Type";
+                    case APPENDED -> "To be put after";
+                    case CUSTOM_PROPERTIES -> "--type-running-text: ";
+                    case DESIGN_TOKENS ->
+                        "{\"type\":{\"headings\":{\"family\":{\"$type\":\"fontFamily\",\"$value\":[\"Harrow \\\"&\\\"\",";
+                    case MENU -> "Headings\t\"Harrow \\\"&\\\"\", \"Georgia\"";
+                };
+        assertThat(output).contains(expected);
+        assertThat(output.contains(".type-headings")).isEqualTo(shape.hasRules());
+        assertThat(text(pack, "instructions.html")).contains("<ol>").doesNotContain("Harrow \"&\"");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "KEEP, Söhne, Söhne-Bold",
+        "HYPHENS, Söhne, sohne-bold",
+        "HYPHENS, Straße Łódź, strasse-lodz-bold",
+        "LETTERS_AND_DIGITS, Söhne 3, sohne3bold",
+        "HYPHENS, 日本, bold",
+        "KEEP, a/b:c*?, abc-Bold"
+    })
+    void filesAreNamedAsTheHostTakesThem(FileNames.Rule rule, String family, String stem) {
+        Placement placement = new Placement(Kind.FLAT, "", "", "", Map.of(), new FileNames(rule, false));
+
+        assertThat(PackWriter.fileNames(
+                        request(placement, OutputShape.STYLE_SHEET, List.of(), List.of(face(family, BOLD)))))
+                .containsExactly(stem + ".woff2");
+    }
+
+    @Test
+    void namesThatTheRuleMakesAlikeAreToldApart() {
+        Placement placement =
+                new Placement(Kind.FLAT, "", "", "", Map.of(), new FileNames(FileNames.Rule.LETTERS_AND_DIGITS, false));
+        List<Face> faces = List.of(face("So hne", BOLD), face("Söhne", BOLD), face("SOHNE", BOLD));
+
+        assertThat(PackWriter.fileNames(request(placement, OutputShape.STYLE_SHEET, List.of(), faces)))
+                .containsExactly("sohnebold.woff2", "sohnebold2.woff2", "sohnebold3.woff2");
+    }
+
+    @Test
+    void addressesAreMatchedToFiles() {
+        List<String> files = List.of("harrow-bold.woff2", "harrow-bold-italic.woff2");
+        String pasted = """
+                https://cdn.client.example/1/Harrow-Bold.woff2
+
+                harrow-bold-italic.woff2 https://cdn.client.example/2/abc123
+                """;
+
+        assertThat(Placement.matched(pasted, files))
+                .isEqualTo(Map.of(
+                        "harrow-bold.woff2", "https://cdn.client.example/1/Harrow-Bold.woff2",
+                        "harrow-bold-italic.woff2", "https://cdn.client.example/2/abc123"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "http://cdn.client.example/harrow-bold.woff2 | must begin with https",
+                "cdn.client.example/harrow-bold.woff2 | is no address",
+                "https://cdn.client.example/tern.woff2 | none of the files",
+                "https://cdn.client.example/a-harrow-bold-italic-x.woff2 | several files",
+                "harrow-bold.woff2 https://a.example/1;harrow-bold.woff2 https://a.example/2 | has its address already",
+                "harrow-bold.woff2 https://a.example/1;harrow-bold-italic.woff2 https://a.example/1 | another file"
+            })
+    void addressesThatFitNoFileAreRefused(String line) {
+        String[] parts = line.split(" \\| ");
+
+        assertThatThrownBy(() -> Placement.matched(
+                        parts[0].replace(';', '\n'), List.of("harrow-bold.woff2", "harrow-bold-italic.woff2")))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(parts[1]);
+    }
+
+    @Test
+    void aPlacementThatCannotWorkIsRefused() {
+        FileNames names = new FileNames(FileNames.Rule.KEEP, false);
+        for (Placement wrong : List.of(
+                new Placement(Kind.EXPRESSION, "", "", "{{ asset }}", Map.of(), names),
+                new Placement(Kind.BASE_URL, "", "http://a.example/", "", Map.of(), names),
+                new Placement(Kind.BASE_URL, "", "fonts", "", Map.of(), names),
+                new Placement(Kind.FOLDER, "C:\\fonts", "", "", Map.of(), names),
+                new Placement(Kind.FOLDER, " ", "", "", Map.of(), names),
+                new Placement(Kind.URL_PER_FILE, "", "", "", Map.of("a", "a b"), names))) {
+            assertThatThrownBy(wrong::check).isInstanceOf(IllegalArgumentException.class);
+        }
     }
 
     @Test
     void isTheSameForTheSameRequest() {
-        assertThat(PackWriter.write(request("Harrow")).zip())
-                .isEqualTo(PackWriter.write(request("Harrow")).zip());
+        PackRequest request = request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces("Harrow"));
+
+        assertThat(PackWriter.write(request).zip())
+                .isEqualTo(PackWriter.write(request).zip());
     }
 
-    private static PackRequest request(String family) {
+    private static String css(List<Role> roles, List<Face> faces) {
+        return text(PackWriter.write(request(Placement.beside(), OutputShape.STYLE_SHEET, roles, faces)), "type.css");
+    }
+
+    private static PackRequest request(Placement placement, OutputShape shape, List<Role> roles, List<Face> faces) {
         return new PackRequest(
                 "Client",
                 List.of("client.example"),
                 LocalDate.of(2030, 5, 10),
-                List.of(new Role(TextRole.HEADINGS, family, BOLD, GenericFamily.SERIF)),
-                List.of(
-                        new Face(family, BOLD, new byte[] {1}, "The license"),
-                        new Face(family, VARIABLE, new byte[] {2}, "The license")));
+                "1",
+                "",
+                "",
+                placement,
+                shape,
+                roles,
+                faces);
+    }
+
+    private static List<Role> roles(String family) {
+        return List.of(role(TextRole.HEADINGS, family, BOLD), role(TextRole.RUNNING_TEXT, family, REGULAR));
+    }
+
+    private static Role role(TextRole role, String family, Slot slot) {
+        return new Role(role, family, slot, GenericFamily.SERIF, Setting.none());
+    }
+
+    private static List<Face> faces(String family) {
+        return List.of(face(family, REGULAR), face(family, BOLD));
+    }
+
+    private static Face face(String family, Slot slot) {
+        return new Face(
+                family,
+                slot,
+                "5ec0",
+                files(),
+                Optional.empty(),
+                "The license",
+                List.of(new Notice("OFL.txt", "Copyright")),
+                Optional.of(new Cut(90, 400)),
+                Optional.empty());
+    }
+
+    private static TreeMap<FontFormat, byte[]> files() {
+        return new TreeMap<>(Map.of(FontFormat.WOFF2, new byte[] {1}));
     }
 
     private static String text(Pack pack, String path) {

@@ -195,8 +195,8 @@ class DemoSeeder {
 
     private void add(Scenario.Site site) {
         List<SiteService.Role> roles = site.roles().stream().map(this::role).toList();
-        String id = sites.create(
-                        new SiteDraft(clientId(site.client()), site.name(), site.domains(), site.staging(), roles))
+        String id = sites.create(new SiteDraft(
+                        clientId(site.client()), site.name(), site.domains(), site.staging(), roles, null))
                 .id();
         siteIds.put(site.name(), id);
         try {

@@ -272,7 +272,8 @@ class LargeInventory implements ApplicationRunner {
                                 ids.get(number * 9 % FAMILIES),
                                 GenericFamily.SANS_SERIF,
                                 faces.subList(0, number % 40 == 0 ? 1 : 2)),
-                        new Role(TextRole.RUNNING_TEXT, ids.get(number % POPULAR), GenericFamily.SERIF, faces)));
+                        new Role(TextRole.RUNNING_TEXT, ids.get(number % POPULAR), GenericFamily.SERIF, faces)),
+                null);
     }
 
     /** Half of it is new, some of it is held already. */

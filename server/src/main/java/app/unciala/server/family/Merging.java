@@ -116,14 +116,12 @@ public class Merging implements Reverser {
 
     private Site repointed(Site site, String fromId, String toId) {
         List<Role> roles = site.roles().stream()
-                .map(role -> role.familyId().equals(fromId)
-                        ? new Role(role.role(), toId, role.generic(), role.faces())
-                        : role)
+                .map(role -> role.familyId().equals(fromId) ? role.ofFamily(toId) : role)
                 .toList();
         return sites.update(
                 site.id(),
                 site.version(),
-                new SiteDraft(site.clientId(), site.name(), site.domains(), site.staging(), roles));
+                new SiteDraft(site.clientId(), site.name(), site.domains(), site.staging(), roles, null));
     }
 
     private Recorded repointed(Recorded license, String fromId, String toId) {

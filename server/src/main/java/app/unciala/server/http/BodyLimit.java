@@ -16,13 +16,13 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Bounds bodies that are read into memory, which are all but forms with files: at most 2 MB, whether the request says
+ * Bounds bodies that are read into memory, which are all but forms with files: at most 8 MB, whether the request says
  * how long it is or not.
  */
 @Component
 @Order(Ordered.LOWEST_PRECEDENCE)
 class BodyLimit extends OncePerRequestFilter {
-    static final long MOST = 2 << 20;
+    static final long MOST = 8 << 20;
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -34,7 +34,7 @@ class BodyLimit extends OncePerRequestFilter {
             response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             response.setCharacterEncoding("UTF-8");
-            response.getWriter().write("{\"status\":413,\"detail\":\"A request may have 2 MB.\"}");
+            response.getWriter().write("{\"status\":413,\"detail\":\"A request may have 8 MB.\"}");
         } else {
             chain.doFilter(new Bounded(request), response);
         }
@@ -76,7 +76,7 @@ class BodyLimit extends OncePerRequestFilter {
         private void count(int read) throws IOException {
             left -= read;
             if (left < 0) {
-                throw new IOException("the body is longer than 2 MB");
+                throw new IOException("the body is longer than 8 MB");
             }
         }
 

@@ -2,6 +2,8 @@ package app.unciala.server.pack;
 
 import app.unciala.core.license.Verdict;
 import app.unciala.server.flag.AskedRow;
+import app.unciala.server.site.SiteDelivery;
+import app.unciala.server.site.SiteService;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -9,13 +11,26 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What a pack is made from: the site's domains, and what is asked, held and allowed on them. */
-record Basis(List<String> domains, List<AskedRow> asked) {
+/**
+ * What a pack is made from: the site's domains, what is asked, held and allowed on them, its roles, and how it is
+ * delivered; the last two are not known of packs of earlier versions.
+ */
+record Basis(
+        List<String> domains,
+        List<AskedRow> asked,
+        Optional<List<SiteService.Role>> roles,
+        Optional<SiteDelivery> delivery) {
     /** What changed since a pack was made from this, in sentences; none when the same pack would be made again. */
     List<String> changedTo(Basis now) {
         List<String> changes = new ArrayList<>();
         if (!domains.equals(now.domains)) {
             changes.add("The site’s domains are " + String.join(", ", now.domains) + " by now.");
+        }
+        if (delivery.isPresent() && !delivery.equals(now.delivery)) {
+            changes.add("How the site’s fonts are delivered is described otherwise by now.");
+        }
+        if (roles.isPresent() && !settings(roles.get()).equals(settings(now.roles.orElse(List.of())))) {
+            changes.add("The settings of its text roles are others by now.");
         }
         Map<String, AskedRow> before = byFace(asked);
         Map<String, AskedRow> after = byFace(now.asked);
@@ -29,6 +44,21 @@ record Basis(List<String> domains, List<AskedRow> asked) {
             }
         });
         return changes.stream().distinct().toList();
+    }
+
+    /** The roles without their faces, which are told one by one. */
+    private static List<SiteService.Role> settings(List<SiteService.Role> roles) {
+        return roles.stream()
+                .map(role -> new SiteService.Role(
+                        role.role(),
+                        "",
+                        role.generic(),
+                        List.of(),
+                        role.selector(),
+                        role.size(),
+                        role.lineHeight(),
+                        role.letterSpacing()))
+                .toList();
     }
 
     private static Optional<String> difference(AskedRow before, AskedRow after) {

@@ -4,9 +4,16 @@ import app.unciala.server.http.Uploads;
 import app.unciala.server.listing.Page;
 import app.unciala.server.pack.PackService.Archive;
 import app.unciala.server.pack.PackService.PackView;
+import app.unciala.server.pack.PackWeights.PastedUrls;
+import app.unciala.server.pack.PackWeights.Wanted;
+import app.unciala.server.pack.PackWeights.WeightView;
 import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.validation.Valid;
 import java.net.URI;
+import java.time.LocalDate;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.MediaType;
@@ -14,15 +21,19 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class PackController {
     private final PackService packs;
+    private final PackWeights weights;
 
-    PackController(PackService packs) {
+    PackController(PackService packs, PackWeights weights) {
         this.packs = packs;
+        this.weights = weights;
     }
 
     @PostMapping("/api/sites/{id}/packs")
@@ -37,6 +48,29 @@ class PackController {
             @RequestParam(required = false) @Nullable String cursor,
             @RequestParam(defaultValue = "20") int limit) {
         return packs.of(id, cursor, limit);
+    }
+
+    /** The day on which a pack was placed on its host. */
+    record Placed(
+            @Schema(
+                    types = {"string", "null"},
+                    format = "date")
+            @Nullable
+            LocalDate day) {}
+
+    @PutMapping("/api/packs/{id}/placed")
+    PackView place(@PathVariable String id, @Valid @RequestBody Placed placed) {
+        return packs.place(id, placed.day());
+    }
+
+    @PostMapping("/api/sites/{id}/weight")
+    WeightView weigh(@PathVariable String id, @Valid @RequestBody Wanted wanted) {
+        return weights.weigh(id, wanted);
+    }
+
+    @PostMapping("/api/sites/{id}/urls")
+    Map<String, String> match(@PathVariable String id, @Valid @RequestBody PastedUrls pasted) {
+        return weights.match(id, pasted);
     }
 
     @GetMapping("/api/packs/{id}")

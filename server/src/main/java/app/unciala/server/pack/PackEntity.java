@@ -2,10 +2,13 @@ package app.unciala.server.pack;
 
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.pack.PackService.Content;
+import app.unciala.server.site.SiteDelivery;
+import app.unciala.server.site.SiteService.Role;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -34,6 +37,14 @@ class PackEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable List<String> domains;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable List<Role> roles;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable SiteDelivery delivery;
+
+    private @Nullable LocalDate placedOn;
+
     protected PackEntity() {}
 
     PackEntity(String id, String siteId, Instant madeAt, String madeBy) {
@@ -49,6 +60,18 @@ class PackEntity {
         contents = files;
         asked = basis.asked();
         domains = basis.domains();
+        roles = basis.roles().orElse(null);
+        delivery = basis.delivery().orElse(null);
+    }
+
+    /** Says on which day it was placed on its host; nothing takes that back. */
+    void place(@Nullable LocalDate day) {
+        placedOn = day;
+    }
+
+    @Nullable
+    LocalDate placedOn() {
+        return placedOn;
     }
 
     String id() {
@@ -81,6 +104,8 @@ class PackEntity {
 
     /** What it was made from; unknown for packs of earlier versions. */
     Optional<Basis> basis() {
-        return asked == null || domains == null ? Optional.empty() : Optional.of(new Basis(domains, asked));
+        return asked == null || domains == null
+                ? Optional.empty()
+                : Optional.of(new Basis(domains, asked, Optional.ofNullable(roles), Optional.ofNullable(delivery)));
     }
 }

@@ -2,12 +2,11 @@ package app.unciala.server.pack;
 
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.core.pack.PackRequest.Setting;
 import app.unciala.core.pack.PackWriter;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
@@ -23,9 +22,12 @@ import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
+import app.unciala.server.pack.PackFaces.MadeFace;
+import app.unciala.server.pack.PackFaces.Source;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -48,12 +50,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Makes packs: for every face that is held and allowed, a WOFF2; what is refused or not stated stays out. */
 @Service
 public class PackService {
+    private static final String VERSION = "0.1";
     private static final Sort LATEST_FIRST = Sort.by(Sort.Order.desc("madeAt"), Sort.Order.asc("id"));
 
     private final PackRepository packs;
     private final SiteService sites;
     private final FlagService flags;
     private final FileStore store;
+    private final PackFaces faces;
     private final Links links;
     private final HistoryService history;
     private final Actor actor;
@@ -67,6 +71,7 @@ public class PackService {
             SiteService sites,
             FlagService flags,
             FileStore store,
+            PackFaces faces,
             Links links,
             HistoryService history,
             Actor actor,
@@ -78,6 +83,7 @@ public class PackService {
         this.sites = sites;
         this.flags = flags;
         this.store = store;
+        this.faces = faces;
         this.links = links;
         this.history = history;
         this.actor = actor;
@@ -87,10 +93,15 @@ public class PackService {
         this.clock = clock;
     }
 
-    /** One file of a pack, or a face left out of it ({@code bytes} 0, with the reason as its path). */
+    /** One file of a pack, or what was left out or undone ({@code bytes} 0, with the reason as its path). */
     public record Content(String path, long bytes, boolean leftOut) {}
 
-    /** A pack; {@code changedSince} says, in sentences, why it is out of date, and is empty while it is not. */
+    /**
+     * A pack.
+     *
+     * @param changedSince why it is out of date, in sentences; empty while it is not
+     * @param placedOn the day on which somebody placed it on the site's host
+     */
     public record PackView(
             String id,
             String siteId,
@@ -99,7 +110,13 @@ public class PackService {
             String sha256,
             long bytes,
             List<Content> contents,
-            List<String> changedSince) {}
+            List<String> changedSince,
+
+            @Schema(
+                    types = {"string", "null"},
+                    format = "date")
+            @Nullable
+            LocalDate placedOn) {}
 
     /** A pack's archive, and the name under which it is handed over. */
     public record Archive(Path file, String name) {}
@@ -128,7 +145,7 @@ public class PackService {
             throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
         }
         List<Content> contents = new ArrayList<>();
-        Map<FaceKey, Face> faces = new LinkedHashMap<>();
+        Map<FaceKey, Face> made = new LinkedHashMap<>();
         for (AskedRow row : basis.asked()) {
             Optional<HeldView> file = Basis.best(row);
             if (file.isEmpty()) {
@@ -136,17 +153,24 @@ public class PackService {
             } else if (row.verdict() != Verdict.ALLOWED || row.domains().isEmpty()) {
                 contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
             } else {
-                faces.computeIfAbsent(
-                        new FaceKey(row.familyName(), file.get().slot().toSlot()),
-                        key -> new Face(key.family(), key.slot(), woff2(file.get()), licenseLine(row)));
+                FaceKey key = new FaceKey(row.familyName(), file.get().slot().toSlot());
+                if (!made.containsKey(key)) {
+                    MadeFace face = faces.make(source(row, file.get()), site, licenseLine(row), licenseIds(row));
+                    made.put(key, face.face());
+                    face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
+                }
             }
         }
-        if (faces.isEmpty()) {
+        if (made.isEmpty()) {
             throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
                     + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
         }
-        Pack pack = PackWriter.write(request(site, basis.asked(), faces));
+        PackRequest request = request(site, basis.asked(), made);
+        Pack pack = PackWriter.write(request);
         byte[] archive = pack.zip();
+        request.placement()
+                .withoutUrl(PackWriter.fileNames(request))
+                .forEach(name -> contents.add(new Content(name + ": its address is not known yet", 0, true)));
         pack.entries().forEach(entry -> contents.add(new Content(entry.path(), entry.bytes().length, false)));
         return new Made(
                 site,
@@ -154,7 +178,24 @@ public class PackService {
                 store.put(archive),
                 archive.length,
                 contents.stream().distinct().toList(),
-                faces.size());
+                made.size());
+    }
+
+    private static Source source(AskedRow row, HeldView file) {
+        return new Source(
+                row.familyId(),
+                row.familyName(),
+                file.slot(),
+                file.sha256(),
+                FontFormat.fromKey(file.format()).orElseThrow());
+    }
+
+    private static List<String> licenseIds(AskedRow row) {
+        return row.domains().stream()
+                .map(DomainVerdict::licenseId)
+                .filter(id -> !id.isEmpty())
+                .distinct()
+                .toList();
     }
 
     /** Records a pack, unless what it was made from has changed. */
@@ -195,6 +236,22 @@ public class PackService {
         return view(pack, basis(sites.get(pack.siteId())));
     }
 
+    /** Says on which day a pack was placed on its host; nothing takes that back. */
+    @Transactional
+    public PackView place(String id, @Nullable LocalDate day) {
+        PackEntity pack = find(id);
+        Site site = sites.get(pack.siteId());
+        pack.place(day);
+        history.record(Deed.of(
+                "site",
+                site.id(),
+                site.name(),
+                day == null
+                        ? "Took back that a pack of “" + site.name() + "” was placed"
+                        : "Said that a pack of “" + site.name() + "” was placed on " + Sentences.day(day)));
+        return view(pack, basis(site));
+    }
+
     @Transactional(readOnly = true)
     public Archive archive(String id) {
         PackEntity pack = find(id);
@@ -208,7 +265,8 @@ public class PackService {
     }
 
     private Basis basis(Site site) {
-        return new Basis(site.domains(), flags.comparison(site.id()));
+        return new Basis(
+                site.domains(), flags.comparison(site.id()), Optional.of(site.roles()), Optional.of(site.delivery()));
     }
 
     private static PackView view(PackEntity pack, Basis now) {
@@ -223,7 +281,8 @@ public class PackService {
                 pack.basis()
                         .map(before -> before.changedTo(now))
                         .orElse(List.of(
-                                "It was made by an earlier version, which did not keep what it was made from.")));
+                                "It was made by an earlier version, which did not keep what it was made from.")),
+                pack.placedOn());
     }
 
     private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
@@ -236,16 +295,23 @@ public class PackService {
                                     && key.slot().standsFor(row.slot().toSlot())))
                     .findFirst()
                     .ifPresent(row -> roles.add(new PackRequest.Role(
-                            role.role(), row.familyName(), row.slot().toSlot(), role.generic())));
+                            role.role(),
+                            row.familyName(),
+                            row.slot().toSlot(),
+                            role.generic(),
+                            new Setting(role.selector(), role.size(), role.lineHeight(), role.letterSpacing()))));
         }
-        return new PackRequest(site.name(), site.domains(), LocalDate.now(clock), roles, List.copyOf(faces.values()));
-    }
-
-    private byte[] woff2(HeldView file) {
-        byte[] bytes = store.get(file.sha256());
-        return file.format().equals(FontFormat.WOFF2.key())
-                ? bytes
-                : FontWriter.write(FontReader.read(bytes).faces().get(0), FontFormat.WOFF2);
+        return new PackRequest(
+                site.name(),
+                site.domains(),
+                LocalDate.now(clock),
+                VERSION,
+                site.delivery().words(),
+                site.delivery().prefix(),
+                site.delivery().placement(),
+                site.delivery().shape(),
+                roles,
+                List.copyOf(faces.values()));
     }
 
     private static String licenseLine(AskedRow row) {

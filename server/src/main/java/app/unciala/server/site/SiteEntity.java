@@ -30,7 +30,7 @@ class SiteEntity {
     private String name = "";
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private Details details = new Details(List.of(), List.of(), List.of());
+    private Details details = new Details(List.of(), List.of(), List.of(), SiteDelivery.usual());
 
     private String searchText = "";
     private @Nullable Instant deletedAt;

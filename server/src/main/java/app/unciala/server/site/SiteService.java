@@ -32,6 +32,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -87,10 +88,40 @@ public class SiteService implements Reverser {
             GenericFamily generic,
 
             @Size(max = 200, message = "A role asks for at most 200 faces.")
-            List<@NotNull(message = "A face is a slot.") SlotView> faces) {
+            List<@NotNull(message = "A face is a slot.") SlotView> faces,
+
+            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+            @Size(max = 1000, message = "A selector has at most 1,000 characters.")
+            String selector,
+
+            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+            @Size(max = 240, message = "A size has at most 240 characters.")
+            String size,
+
+            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+            @Size(max = 240, message = "A line height has at most 240 characters.")
+            String lineHeight,
+
+            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+            @Size(max = 240, message = "A letter spacing has at most 240 characters.")
+            String letterSpacing) {
         public Role {
             generic = generic == null ? GenericFamily.SANS_SERIF : generic;
             faces = faces == null ? List.of() : Collections.unmodifiableList(new ArrayList<>(faces));
+            selector = Objects.requireNonNullElse(selector, "");
+            size = Objects.requireNonNullElse(size, "");
+            lineHeight = Objects.requireNonNullElse(lineHeight, "");
+            letterSpacing = Objects.requireNonNullElse(letterSpacing, "");
+        }
+
+        /** A role on its usual elements, of which nothing is said but its faces. */
+        public Role(TextRole role, String familyId, GenericFamily generic, List<SlotView> faces) {
+            this(role, familyId, generic, faces, "", "", "", "");
+        }
+
+        /** The role set in another family. */
+        public Role ofFamily(String id) {
+            return new Role(role, id, generic, faces, selector, size, lineHeight, letterSpacing);
         }
     }
 
@@ -98,9 +129,10 @@ public class SiteService implements Reverser {
      * The part of a site that is kept as one: domains in ASCII form, those of them that are for staging, and roles in
      * the order of their names.
      */
-    record Details(List<String> domains, List<String> staging, List<Role> roles) {
+    record Details(List<String> domains, List<String> staging, List<Role> roles, SiteDelivery delivery) {
         Details {
             staging = staging == null ? List.of() : List.copyOf(staging);
+            delivery = delivery == null ? SiteDelivery.usual() : delivery;
         }
     }
 
@@ -131,7 +163,14 @@ public class SiteService implements Reverser {
                     staging,
 
             @Schema(types = {"array", "null"}) @Size(max = 50, message = "A site has at most 50 roles.") @Nullable
-            List<@NotNull(message = "A role is an object.") @Valid Role> roles) {}
+            List<@NotNull(message = "A role is an object.") @Valid Role> roles,
+
+            @Schema(
+                    requiredMode = Schema.RequiredMode.NOT_REQUIRED,
+                    description = "What fonts are cut to and how the host takes them; without it that stays as it is.")
+            @Valid
+            @Nullable
+            SiteDelivery delivery) {}
 
     /** {@code familyNames} names the families of the roles by id. */
     public record Site(
@@ -143,6 +182,7 @@ public class SiteService implements Reverser {
             List<String> domains,
             List<String> staging,
             List<Role> roles,
+            SiteDelivery delivery,
             Map<String, String> familyNames) {
         /** The hosts on which it is seen. */
         public List<Place> places() {
@@ -290,7 +330,17 @@ public class SiteService implements Reverser {
                 .distinct()
                 .collect(Collectors.joining(" "))
                 .toLowerCase(Locale.ROOT);
-        site.edit(draft.clientId(), draft.name().strip(), new Details(domains, staging, roles), searchText);
+        site.edit(
+                draft.clientId(),
+                draft.name().strip(),
+                new Details(
+                        domains,
+                        staging,
+                        roles,
+                        draft.delivery() == null
+                                ? site.details().delivery()
+                                : draft.delivery().checked()),
+                searchText);
         sites.saveAndFlush(site);
         links.ofSite(site.id(), site.familyIds());
     }
@@ -306,7 +356,15 @@ public class SiteService implements Reverser {
                     .map(face -> SlotView.of(face.toSlot()))
                     .distinct()
                     .toList();
-            checked.add(new Role(role.role(), role.familyId(), role.generic(), faces));
+            checked.add(new Role(
+                    role.role(),
+                    role.familyId(),
+                    role.generic(),
+                    faces,
+                    SiteDelivery.selector(role.selector()),
+                    SiteDelivery.length(role.size()),
+                    SiteDelivery.length(role.lineHeight()),
+                    SiteDelivery.length(role.letterSpacing())));
         }
         checked.sort((a, b) -> a.role().compareTo(b.role()));
         return checked;
@@ -365,6 +423,7 @@ public class SiteService implements Reverser {
                         site.details().domains(),
                         site.details().staging(),
                         site.details().roles(),
+                        site.details().delivery(),
                         site.familyIds().stream()
                                 .filter(names::containsKey)
                                 .collect(Collectors.toMap(id -> id, names::get, (a, b) -> a, LinkedHashMap::new))))

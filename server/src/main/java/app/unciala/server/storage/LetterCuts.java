@@ -18,6 +18,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -36,7 +37,7 @@ public class LetterCuts {
 
     private final Path folder;
 
-    LetterCuts(@Value("${unciala.data}") Path data) {
+    public LetterCuts(@Value("${unciala.data}") Path data) {
         folder = data.resolve("cuts");
     }
 
@@ -63,6 +64,20 @@ public class LetterCuts {
         }
     }
 
+    /**
+     * What was made of a font, under a name that says how it was made; made when it is not there.
+     *
+     * @param sha256 the digest of the font
+     */
+    public Path kept(String sha256, String name, Supplier<byte[]> make) {
+        Path file = folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
+        try {
+            return Files.exists(file) && Files.size(file) > 0 ? file : write(make.get(), file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private Path make(Path font, String letters, Path cut) throws IOException {
         byte[] bytes;
         try {
@@ -76,6 +91,10 @@ public class LetterCuts {
             LOG.debug("{} cannot be cut to letters: {}", font, e.getMessage());
             return font;
         }
+        return write(bytes, cut);
+    }
+
+    private static Path write(byte[] bytes, Path cut) throws IOException {
         Files.createDirectories(cut.getParent());
         Path written = Files.createTempFile(cut.getParent(), "cut", ".part");
         try {

@@ -15,6 +15,7 @@ import app.unciala.core.css.TextRole;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.license.Verdict;
+import app.unciala.server.decision.DecisionService;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.flag.AskedRow.DomainVerdict;
@@ -25,13 +26,18 @@ import app.unciala.server.history.HistoryService;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.inventory.SlotView;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.pack.PackService.PackView;
+import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Role;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
+import app.unciala.server.storage.LetterCuts;
 import app.unciala.server.testing.Samples;
 import jakarta.persistence.EntityManager;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,6 +45,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -47,7 +54,12 @@ class PackServiceTest {
     private static final Slot BOLD = Slot.of(700, 100, Slope.UPRIGHT);
     private static final byte[] FONT = Samples.font("Wendlow-Regular.ttf");
 
+    @TempDir
+    private static Path folder;
+
     private final PackRepository packs = mock();
+    private final DecisionService decisions = mock();
+    private final LicenseService licenses = mock();
     private final SiteService sites = mock();
     private final FlagService flags = mock();
     private final FileStore store = mock();
@@ -59,6 +71,7 @@ class PackServiceTest {
             sites,
             flags,
             store,
+            new PackFaces(store, new LetterCuts(folder), decisions, licenses),
             mock(Links.class),
             mock(HistoryService.class),
             actor,
@@ -73,8 +86,20 @@ class PackServiceTest {
         Role role = new Role(TextRole.RUNNING_TEXT, "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
         when(sites.get("s"))
                 .thenReturn(new Site(
-                        "s", 0, "c", "Client", "Site", List.of("client.example"), List.of(), List.of(role), Map.of()));
+                        "s",
+                        0,
+                        "c",
+                        "Client",
+                        "Site",
+                        List.of("client.example"),
+                        List.of(),
+                        List.of(role),
+                        SiteDelivery.usual(),
+                        Map.of()));
         when(flags.comparison("s")).thenAnswer(call -> List.copyOf(rows));
+        Recorded license = mock();
+        when(license.terms()).thenReturn(mock());
+        when(licenses.get(anyString())).thenReturn(license);
         when(actor.name()).thenReturn("admin");
         when(store.get("sha")).thenReturn(FONT);
         when(store.put(any(byte[].class))).thenReturn("packed");
@@ -157,15 +182,15 @@ class PackServiceTest {
     void aPackSaysWhatChangedSinceItWasMade() {
         AskedRow regular = row(REGULAR, true, Verdict.ALLOWED);
         AskedRow bold = row(BOLD, false, Verdict.ALLOWED);
-        Basis before = new Basis(List.of("client.example"), List.of(regular, bold));
+        Basis before = basis(List.of("client.example"), List.of(regular, bold));
         assertThat(before.changedTo(before)).isEmpty();
-        assertThat(before.changedTo(new Basis(List.of("b.example"), List.of(regular, bold))))
+        assertThat(before.changedTo(basis(List.of("b.example"), List.of(regular, bold))))
                 .containsExactly("The site’s domains are b.example by now.");
-        assertThat(before.changedTo(new Basis(before.domains(), List.of(row(REGULAR, true, Verdict.REFUSED)))))
+        assertThat(before.changedTo(basis(before.domains(), List.of(row(REGULAR, true, Verdict.REFUSED)))))
                 .containsExactly(
                         "Wendlow Regular is no longer allowed: ended yesterday.",
                         "Running text no longer asks for Wendlow Bold.");
-        assertThat(before.changedTo(new Basis(
+        assertThat(before.changedTo(basis(
                         before.domains(),
                         List.of(
                                 regular,
@@ -181,11 +206,15 @@ class PackServiceTest {
                 "",
                 Verdict.ALLOWED,
                 regular.domains());
-        assertThat(before.changedTo(new Basis(before.domains(), List.of(other, bold))))
+        assertThat(before.changedTo(basis(before.domains(), List.of(other, bold))))
                 .containsExactly("Another file is held for Wendlow Regular by now.");
     }
 
     private static final Slot REGULAR_ITALIC = Slot.of(400, 100, Slope.ITALIC);
+
+    private static Basis basis(List<String> domains, List<AskedRow> asked) {
+        return new Basis(domains, asked, Optional.of(List.of()), Optional.of(SiteDelivery.usual()));
+    }
 
     private static AskedRow row(Slot slot, boolean isHeld, Verdict verdict) {
         String reason =

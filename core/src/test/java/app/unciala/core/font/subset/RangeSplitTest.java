@@ -52,7 +52,7 @@ class RangeSplitTest {
         characters.set(0xE9);
         characters.set(0x1F600, 0x1F602);
         assertThat(UnicodeRange.of(characters)).isEqualTo("U+20-7E, U+E9, U+1F600-1F601");
-        String css = new FontFaceRule(
+        String css = FontFaceRule.of(
                         "Harrow",
                         Slot.of(400, 100, Slope.UPRIGHT),
                         "a.woff2",

@@ -1,0 +1,231 @@
+package app.unciala.server.pack;
+
+import app.unciala.core.face.Range;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.FvarTable;
+import app.unciala.core.font.sfnt.NameTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.subset.SubsetPlan;
+import app.unciala.core.font.subset.Subsetter;
+import app.unciala.core.language.SiteCharacters;
+import app.unciala.core.license.Act;
+import app.unciala.core.license.Basis;
+import app.unciala.core.license.Verdict;
+import app.unciala.core.metrics.FallbackMetrics;
+import app.unciala.core.metrics.SystemFace;
+import app.unciala.core.pack.PackRequest.Cut;
+import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.core.pack.PackRequest.Notice;
+import app.unciala.server.decision.DecisionService;
+import app.unciala.server.decision.DecisionService.Question;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.license.DocumentKind;
+import app.unciala.server.license.LicenseService;
+import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.site.SiteDelivery;
+import app.unciala.server.site.SiteService.Site;
+import app.unciala.server.storage.FileStore;
+import app.unciala.server.storage.LetterCuts;
+import com.google.common.hash.Hashing;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Makes the files of a face as a site's host takes them: cut to its characters, in the formats of its browsers. */
+@Component
+class PackFaces {
+    private final FileStore store;
+    private final LetterCuts made;
+    private final DecisionService decisions;
+    private final LicenseService licenses;
+
+    PackFaces(FileStore store, LetterCuts made, DecisionService decisions, LicenseService licenses) {
+        this.store = store;
+        this.made = made;
+        this.decisions = decisions;
+        this.licenses = licenses;
+    }
+
+    /** The file that a face is made from. */
+    record Source(String familyId, String familyName, SlotView slot, String sha256, FontFormat format) {}
+
+    /** A face with what was left undone, in sentences. */
+    record MadeFace(Face face, List<String> undone) {}
+
+    /** Makes a face for a site; what was made before is taken from where it is kept. */
+    MadeFace make(Source source, Site site, String licenseLine, List<String> licenseIds) {
+        SiteDelivery delivery = site.delivery();
+        List<String> undone = new ArrayList<>();
+        byte[] bytes = store.get(source.sha256());
+        Sfnt face = FontReader.read(bytes).faces().get(0);
+        Optional<BitSet> kept = kept(source, site, undone);
+        SortedMap<FontFormat, byte[]> files = new TreeMap<>(byPreference(delivery));
+        for (FontFormat format : delivery.browsers().formats()) {
+            boolean asHeld = kept.isEmpty() && format == source.format();
+            if (asHeld) {
+                files.put(format, bytes);
+            } else if (format == FontFormat.WOFF2 || may(source, site, format, Act.CONVERT, undone)) {
+                files.put(format, converted(source, face, format, kept));
+            }
+        }
+        BitSet all = characters(face);
+        return new MadeFace(
+                new Face(
+                        source.familyName(),
+                        source.slot().toSlot(),
+                        source.sha256(),
+                        files,
+                        slant(face),
+                        licenseLine,
+                        notices(source, face, licenseIds),
+                        kept.map(characters -> new Cut(common(characters, all), all.cardinality())),
+                        delivery.standIns() ? stand(source.slot().toSlot(), face) : Optional.empty()),
+                undone);
+    }
+
+    /** The characters to keep, if the site's fonts are cut and this one may be. */
+    private Optional<BitSet> kept(Source source, Site site, List<String> undone) {
+        if (!site.delivery().cuts() || !may(source, site, FontFormat.WOFF2, Act.CUT, undone)) {
+            return Optional.empty();
+        }
+        String own = site.delivery().words() + site.name() + site.clientName();
+        return Optional.of(SiteCharacters.of(site.delivery().languages(), own));
+    }
+
+    /** Whether the licenses allow an act on all domains of the site; told when they do not. */
+    private boolean may(Source source, Site site, FontFormat format, Act act, List<String> undone) {
+        DecisionService.Decided decided = decisions.decide(new Question(
+                source.familyId(), source.slot(), format.key(), null, site.id(), List.of(Act.SERVE, act), null));
+        if (decided.verdict() != Verdict.ALLOWED) {
+            undone.add(source.familyName() + " " + source.slot().label() + ": "
+                    + (act == Act.CUT ? "not cut" : "no " + format.label()) + ", as "
+                    + (decided.verdict() == Verdict.REFUSED
+                            ? "its license refuses it"
+                            : "its license does not say that it may be"));
+        }
+        return decided.verdict() == Verdict.ALLOWED;
+    }
+
+    private byte[] converted(Source source, Sfnt face, FontFormat format, Optional<BitSet> kept) {
+        String what = kept.map(characters -> characters.toString()).orElse("whole");
+        String name = "pack-"
+                + Hashing.sha256()
+                        .hashString(what, StandardCharsets.UTF_8)
+                        .toString()
+                        .substring(0, 16) + "." + format.extension();
+        Supplier<byte[]> make = () ->
+                FontWriter.write(kept.map(characters -> cut(face, characters)).orElse(face), format);
+        try {
+            return Files.readAllBytes(made.kept(source.sha256(), name, make));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A face that has none of the characters, or cannot be cut, is delivered whole. */
+    private static Sfnt cut(Sfnt face, BitSet characters) {
+        try {
+            return Subsetter.subset(face, SubsetPlan.of(characters));
+        } catch (FontException e) {
+            return face;
+        }
+    }
+
+    private static BitSet characters(Sfnt face) {
+        BitSet all = new BitSet();
+        for (int codePoint : CmapTable.read(face).codePoints()) {
+            all.set(codePoint);
+        }
+        return all;
+    }
+
+    private static int common(BitSet kept, BitSet all) {
+        BitSet both = (BitSet) kept.clone();
+        both.and(all);
+        return both.cardinality();
+    }
+
+    private static java.util.Comparator<FontFormat> byPreference(SiteDelivery delivery) {
+        return java.util.Comparator.comparingInt(delivery.browsers().formats()::indexOf);
+    }
+
+    /** OpenType 1.9, {@code slnt}: degrees counter-clockwise; CSS counts clockwise. */
+    private static Optional<Range> slant(Sfnt face) {
+        return FvarTable.read(face)
+                .flatMap(fvar -> fvar.axis("slnt"))
+                .map(axis -> new Range(-axis.max() + 0.0, -axis.min() + 0.0));
+    }
+
+    /** The texts of open licenses that came with the license, or else what the font says itself. */
+    private List<Notice> notices(Source source, Sfnt face, List<String> licenseIds) {
+        List<Notice> notices = new ArrayList<>();
+        for (String id : licenseIds) {
+            Recorded license = licenses.get(id);
+            if (license.terms().basis() == Basis.OPEN) {
+                license.agreement().stream()
+                        .filter(document -> document.kind() == DocumentKind.AGREEMENT
+                                && document.fileName().toLowerCase(Locale.ROOT).matches(".*\\.(txt|md)"))
+                        .forEach(document -> notices.add(new Notice(
+                                fileName(source.familyName()) + "-"
+                                        + fileName(document.fileName().replaceAll("\\.[^.]*$", "")) + ".txt",
+                                new String(store.get(document.sha256()), StandardCharsets.UTF_8))));
+                notices.add(new Notice(fileName(source.familyName()) + ".txt", said(face, source.familyName())));
+            }
+        }
+        return notices.stream().distinct().toList();
+    }
+
+    private static String said(Sfnt face, String family) {
+        NameTable names = NameTable.read(face);
+        return Stream.of(
+                        Optional.of(family),
+                        names.best(NameTable.COPYRIGHT),
+                        names.best(NameTable.LICENSE),
+                        names.best(NameTable.LICENSE_URL))
+                .flatMap(Optional::stream)
+                .reduce("", (text, line) -> text + line.strip() + "\n\n");
+    }
+
+    private static String fileName(String name) {
+        String plain = name.replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-+|-+$", "");
+        return plain.isEmpty() ? "license" : plain;
+    }
+
+    /** For the two faces that text is set in until the fonts are there: upright, regular and bold. */
+    private static Optional<FallbackMetrics> stand(Slot slot, Sfnt face) {
+        boolean regular = slot.weight().contains(400);
+        boolean bold = !regular && slot.weight().contains(700);
+        if (slot.slope() != Slope.UPRIGHT || !(regular || bold)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    FallbackMetrics.of(face, SystemFace.named("Arial").get(bold ? 1 : 0)));
+        } catch (FontException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** What each face of a site weighs as it is delivered. */
+    static long bytes(Map<FontFormat, byte[]> files) {
+        return files.values().iterator().next().length;
+    }
+}

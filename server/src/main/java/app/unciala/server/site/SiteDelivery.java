@@ -1,0 +1,160 @@
+package app.unciala.server.site;
+
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
+import app.unciala.core.language.SiteCharacters;
+import app.unciala.core.pack.Browsers;
+import app.unciala.core.pack.FileNames;
+import app.unciala.core.pack.OutputShape;
+import app.unciala.core.pack.Placement;
+import app.unciala.server.fault.Fault;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Positive;
+import jakarta.validation.constraints.Size;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a site's fonts are cut to, and how its host takes and names files.
+ *
+ * @param languages tags such as {@code pl}; without any, fonts are delivered whole
+ * @param words the site's own words and signs, which are kept when fonts are cut
+ * @param budget how many bytes of fonts a page may have
+ * @param prefix what stands before each family name
+ * @param standIns whether system faces with matched metrics stand in until a font is there
+ */
+public record SiteDelivery(
+        @Size(max = 60, message = "A site has at most 60 languages.")
+        List<@NotNull @Size(max = 40) String> languages,
+
+        @Size(max = 20_000, message = "The words of a site have at most 20,000 characters.")
+        String words,
+
+        Browsers browsers,
+
+        @Schema(types = {"integer", "null"}) @Positive(message = "A budget is a number of bytes.") @Nullable
+        Long budget,
+
+        @Size(max = 60, message = "A prefix has at most 60 characters.")
+        String prefix,
+
+        boolean standIns,
+        Placement.Kind kind,
+
+        @Size(max = 300, message = "A folder has at most 300 characters.")
+        String folder,
+
+        @Size(max = 1000, message = "A base address has at most 1,000 characters.")
+        String base,
+
+        @Size(max = 1000, message = "An expression has at most 1,000 characters.")
+        String expression,
+
+        @Size(max = 400, message = "A site has at most 400 addresses of files.")
+        Map<@NotNull @Size(max = 300) String, @NotNull @Size(max = 2000) String> urls,
+
+        FileNames.Rule names,
+        boolean digest,
+        OutputShape shape) {
+    private static final Pattern LENGTH = Pattern.compile(
+            "(normal|[+-]?(\\d+|\\d*\\.\\d+)(px|rem|em|%|vw|ch|pt)?|(clamp|calc|min|max|var)\\([^;{}<>]{1,200}\\))?");
+
+    public SiteDelivery {
+        languages = languages == null ? List.of() : List.copyOf(languages);
+        words = Objects.requireNonNullElse(words, "");
+        browsers = Objects.requireNonNullElse(browsers, Browsers.MODERN);
+        prefix = Objects.requireNonNullElse(prefix, "");
+        kind = Objects.requireNonNullElse(kind, Placement.Kind.FOLDER);
+        folder = Objects.requireNonNullElse(folder, "fonts");
+        base = Objects.requireNonNullElse(base, "");
+        expression = Objects.requireNonNullElse(expression, "");
+        urls = urls == null ? Map.of() : new LinkedHashMap<>(urls);
+        names = Objects.requireNonNullElse(names, FileNames.Rule.HYPHENS);
+        shape = Objects.requireNonNullElse(shape, OutputShape.STYLE_SHEET);
+    }
+
+    /** Whole fonts in a folder beside the style sheet. */
+    public static SiteDelivery usual() {
+        Placement beside = Placement.beside();
+        return new SiteDelivery(
+                List.of(),
+                "",
+                Browsers.MODERN,
+                null,
+                "",
+                false,
+                beside.kind(),
+                beside.folder(),
+                "",
+                "",
+                Map.of(),
+                beside.names().rule(),
+                beside.names().digest(),
+                OutputShape.STYLE_SHEET);
+    }
+
+    /** How the host takes and names files. */
+    public Placement placement() {
+        return new Placement(kind, folder, base, expression, urls, new FileNames(names, digest));
+    }
+
+    /** Whether fonts are cut. */
+    public boolean cuts() {
+        return !languages.isEmpty();
+    }
+
+    SiteDelivery checked() {
+        try {
+            SiteCharacters.of(languages, "");
+        } catch (IllegalArgumentException e) {
+            throw Fault.invalid("delivery.languages", e.getMessage() + ".");
+        }
+        try {
+            placement().check();
+        } catch (IllegalArgumentException e) {
+            throw Fault.invalid("delivery." + kindField(), e.getMessage());
+        }
+        return this;
+    }
+
+    private String kindField() {
+        return switch (kind) {
+            case FOLDER, FLAT, INLINE -> "folder";
+            case BASE_URL -> "base";
+            case EXPRESSION -> "expression";
+            case URL_PER_FILE -> "urls";
+        };
+    }
+
+    /** A selector as it may stand before a block of a style sheet; refused when it is none. */
+    static String selector(String typed) {
+        String selector = typed.strip();
+        if (selector.isEmpty()) {
+            return "";
+        }
+        StyleSheet sheet = StyleSheet.read(selector + "{}");
+        boolean one = sheet.problems().isEmpty()
+                && sheet.rules().size() == 1
+                && sheet.rules().get(0) instanceof QualifiedRule rule
+                && rule.end() == selector.length() + 2
+                && rule.content().isEmpty()
+                && StyleSheet.atCommas(rule.prelude()).stream().noneMatch(List::isEmpty);
+        if (!one || selector.matches("(?s).*[<;@!].*")) {
+            throw Fault.invalid("roles", "“" + typed + "” is no selector; write one such as h1, .lead.");
+        }
+        return selector;
+    }
+
+    /** A size, line height or spacing as it may stand in a declaration; refused when it is none. */
+    static String length(String typed) {
+        if (!LENGTH.matcher(typed.strip()).matches()) {
+            throw Fault.invalid("roles", "“" + typed + "” is no length; write one such as 1.2rem, or 1.5.");
+        }
+        return typed.strip();
+    }
+}

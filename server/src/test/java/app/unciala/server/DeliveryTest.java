@@ -1,0 +1,216 @@
+package app.unciala.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.server.testing.Caller;
+import app.unciala.server.testing.Caller.Answer;
+import app.unciala.server.testing.RunningServer;
+import app.unciala.server.testing.Samples;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Packs as a site's host takes them: cut, named, placed and described; what is not allowed is left undone and said. */
+class DeliveryTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.empty();
+
+    private static Caller caller;
+    private static String family;
+    private static String site;
+    private static String license;
+
+    @BeforeAll
+    static void fill() {
+        caller = SERVER.signIn();
+        family = caller.hold("Penmarrow-Regular.ttf");
+        site = caller.site("Tarn Bakery", "tarn.example", family, 400);
+        Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "tarn.example"));
+        terms.put("converting", "GRANTED");
+        terms.put("cutting", "GRANTED");
+        license = caller.send("POST", "/api/licenses", terms).json().get("id").asString();
+    }
+
+    @Test
+    void aFaceIsCutToTheLanguagesAndWeighsWhatThePackHas() throws IOException {
+        deliver(Map.of("languages", List.of("en"), "words", "→", "browsers", "SOME_YEARS_BACK", "budget", 40_000));
+
+        JsonNode weight = weight();
+        Map<String, byte[]> files = pack();
+
+        byte[] woff2 = only(files, ".woff2");
+        assertThat(weight.get("bytes").asLong()).isEqualTo(woff2.length);
+        assertThat(weight.get("budget").asLong()).isEqualTo(40_000);
+        JsonNode face = weight.get("faces").get(0);
+        assertThat(face.get("kept").asInt()).isLessThanOrEqualTo(face.get("of").asInt());
+        assertThat(only(files, ".woff").length).isGreaterThan(woff2.length);
+        assertThat(text(files, "type.css"))
+                .containsSubsequence("format(\"woff2\")", "format(\"woff\")", "button,\ninput");
+        assertThat(text(files, "manifest.json"))
+                .contains("\"cut\":{\"kept\":" + face.get("kept").asInt());
+    }
+
+    @Test
+    void whatTheLicenseDoesNotAllowIsLeftUndoneAndSaid() throws IOException {
+        deliver(Map.of("languages", List.of("en")));
+        cutting("NOT_STATED");
+        try {
+            JsonNode face = weight().get("faces").get(0);
+            assertThat(face.get("kept").isNull()).isTrue();
+            assertThat(face.get("undone").get(0).asString())
+                    .isEqualTo("Penmarrow Regular: not cut, as its license does not say that it may be");
+            Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
+            assertThat(made.text()).contains("Penmarrow Regular: not cut");
+        } finally {
+            cutting("GRANTED");
+        }
+    }
+
+    @Test
+    void eachFileGetsTheAddressThatWasPastedForIt() throws IOException {
+        deliver(Map.of("kind", "URL_PER_FILE", "names", "LETTERS_AND_DIGITS", "digest", false));
+        Map<String, byte[]> before = pack();
+        assertThat(text(before, "type.css")).contains("url(\"penmarrowregular.woff2\")");
+        assertThat(text(before, "instructions.html")).contains("Paste the address of each file");
+
+        Answer refused = caller.send(
+                "POST", "/api/sites/" + site + "/urls", Map.of("text", "https://cdn.tarn.example/other.woff2"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text()).contains("none of the files");
+        JsonNode urls = caller.send(
+                        "POST",
+                        "/api/sites/" + site + "/urls",
+                        Map.of("text", "https://cdn.tarn.example/a1/penmarrowregular.woff2"))
+                .json();
+        deliver(Map.of(
+                "kind",
+                "URL_PER_FILE",
+                "names",
+                "LETTERS_AND_DIGITS",
+                "digest",
+                false,
+                "urls",
+                Map.of(
+                        "penmarrowregular.woff2",
+                        urls.get("penmarrowregular.woff2").asString())));
+
+        assertThat(text(pack(), "type.css")).contains("url(\"https://cdn.tarn.example/a1/penmarrowregular.woff2\")");
+    }
+
+    @Test
+    void aPackIsPlacedOnADayAndDueAgainWhenItsDeliveryChanges() {
+        deliver(Map.of("folder", "fonts"));
+        String pack = caller.send("POST", "/api/sites/" + site + "/packs", Map.of())
+                .json()
+                .get("id")
+                .asString();
+        Answer placed = caller.send("PUT", "/api/packs/" + pack + "/placed", Map.of("day", "2030-05-10"));
+        assertThat(placed.json().get("placedOn").asString()).isEqualTo("2030-05-10");
+        assertThat(placed.json().get("changedSince")).isEmpty();
+
+        deliver(Map.of("folder", "assets/type"));
+        assertThat(caller.get("/api/packs/" + pack)
+                        .json()
+                        .get("changedSince")
+                        .get(0)
+                        .asString())
+                .contains("delivered is described otherwise");
+        assertThat(caller.send("PUT", "/api/packs/" + pack + "/placed", new LinkedHashMap<>())
+                        .json()
+                        .get("placedOn")
+                        .isNull())
+                .isTrue();
+    }
+
+    @Test
+    void aDeliveryThatCannotWorkIsRefusedAtItsField() {
+        for (Map.Entry<Map<String, Object>, String> wrong : Map.<Map<String, Object>, String>of(
+                        Map.of("languages", List.of("xx-nowhere")), "delivery.languages",
+                        Map.of("kind", "EXPRESSION", "expression", "{{ asset }}"), "delivery.expression",
+                        Map.of("kind", "BASE_URL", "base", "http://a.example/"), "delivery.base",
+                        Map.of("folder", "C:\\fonts"), "delivery.folder")
+                .entrySet()) {
+            Answer answer = put(wrong.getKey(), Map.of());
+            assertThat(answer.status()).isEqualTo(422);
+            assertThat(answer.text()).contains(wrong.getValue());
+        }
+        for (String selector : List.of("h1 {", "a; b", "h1, ", "</style>", "a}b{")) {
+            assertThat(put(Map.of(), Map.of("selector", selector)).status()).isEqualTo(422);
+        }
+        for (String size : List.of("1px; color: red", "big", "calc(1px}", "-")) {
+            assertThat(put(Map.of(), Map.of("size", size)).status()).isEqualTo(422);
+        }
+        assertThat(put(Map.of(), Map.of("selector", "main > p:first-of-type", "size", "clamp(1rem, 2vw, 2rem)"))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private static JsonNode weight() {
+        Answer answer = caller.send(
+                "POST",
+                "/api/sites/" + site + "/weight",
+                Map.of("faces", List.of(Map.of("familyId", family, "slot", Samples.face(400, "upright")))));
+        assertThat(answer.status()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private static void deliver(Map<String, Object> delivery) {
+        assertThat(put(delivery, Map.of()).status()).isEqualTo(200);
+    }
+
+    private static Answer put(Map<String, Object> delivery, Map<String, Object> setting) {
+        Map<String, Object> role = new LinkedHashMap<>(Map.of(
+                "role",
+                "RUNNING_TEXT",
+                "familyId",
+                family,
+                "generic",
+                "SERIF",
+                "faces",
+                List.of(Samples.face(400, "upright"))));
+        role.putAll(setting);
+        return caller.edit("/api/sites/" + site, "", Map.of("roles", List.of(role), "delivery", delivery));
+    }
+
+    private static void cutting(String clause) {
+        assertThat(caller.edit("/api/licenses/" + license, "terms", Map.of("cutting", clause))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private static Map<String, byte[]> pack() throws IOException {
+        Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        Map<String, byte[]> files = new TreeMap<>();
+        byte[] archive = caller.get("/api/packs/" + made.json().get("id").asString() + ".zip")
+                .bytes();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                files.put(entry.getName(), zip.readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    private static byte[] only(Map<String, byte[]> files, String end) {
+        return files.entrySet().stream()
+                .filter(file -> file.getKey().endsWith(end))
+                .findFirst()
+                .orElseThrow()
+                .getValue();
+    }
+
+    private static String text(Map<String, byte[]> files, String path) {
+        return new String(files.get(path), StandardCharsets.UTF_8);
+    }
+}

@@ -1,0 +1,74 @@
+import { describe, expect, it } from "vitest";
+import type { Delivery } from "../shared/api/types";
+import {
+  bytesIn,
+  languageIn,
+  languageName,
+  offeredLanguages,
+  sampleLine,
+  sampleName,
+  sampleUrl,
+  treeOf,
+} from "./delivery";
+
+const usual = usualDelivery;
+
+describe("how a host takes fonts", () => {
+  it.each<[Partial<Delivery>, string]>([
+    [{}, 'src: url("fonts/sohne-bold-1f0c22aa.woff2") format("woff2");'],
+    [{ folder: "./assets/" }, 'src: url("assets/sohne-bold-1f0c22aa.woff2") format("woff2");'],
+    [{ kind: "FLAT", digest: false }, 'src: url("sohne-bold.woff2") format("woff2");'],
+    [
+      { kind: "BASE_URL", base: "https://cdn.example/f/" },
+      'src: url("https://cdn.example/f/sohne-bold-1f0c22aa.woff2") format("woff2");',
+    ],
+    [
+      { kind: "EXPRESSION", expression: "{{ asset '{file}' }}", digest: false },
+      'src: url("{{ asset \'sohne-bold.woff2\' }}") format("woff2");',
+    ],
+    [
+      { kind: "EXPRESSION", expression: '<%= asset "{file}" %>', digest: false },
+      'src: url(\'<%= asset "sohne-bold.woff2" %>\') format("woff2");',
+    ],
+    [{ kind: "INLINE" }, 'src: url("data:font/woff2;base64,d09GMgABAAA…") format("woff2");'],
+    [
+      { kind: "URL_PER_FILE", urls: { "a.woff2": "https://cdn.example/9" } },
+      'src: url("https://cdn.example/9") format("woff2");',
+    ],
+  ])("refers to a file: %j", (change, line) => {
+    expect(sampleLine({ ...usual, ...change })).toBe(line);
+  });
+
+  it("shows nothing while what was described cannot work", () => {
+    expect(sampleUrl({ ...usual, folder: " " })).toBe("");
+    expect(sampleUrl({ ...usual, kind: "BASE_URL", base: "http://cdn.example" })).toBe("");
+    expect(sampleLine({ ...usual, kind: "EXPRESSION", expression: "{{ asset }}" })).toBe("");
+  });
+
+  it("names files as the rule says", () => {
+    expect(sampleName({ names: "KEEP", digest: false })).toBe("Söhne-Bold.woff2");
+    expect(sampleName({ names: "LETTERS_AND_DIGITS", digest: true })).toBe("sohnebold1f0c22aa.woff2");
+  });
+
+  it("shows the files of a pack", () => {
+    expect(treeOf({ ...usual, shape: "DESIGN_TOKENS" }).slice(0, 3)).toEqual([
+      "fonts/sohne-bold-1f0c22aa.woff2",
+      "type.tokens.json",
+      "type.css",
+    ]);
+    expect(treeOf({ ...usual, folder: "../assets" })[0]).toBe("fonts/sohne-bold-1f0c22aa.woff2");
+    expect(treeOf({ ...usual, kind: "FLAT" })[0]).toBe("sohne-bold-1f0c22aa.woff2");
+  });
+
+  it("reads languages by tag and by name", () => {
+    expect(languageIn(" polish ")).toBe("pl");
+    expect(languageIn("sr-Latn")).toBe("sr-Latn");
+    expect(languageName("de")).toBe("German");
+    expect(languageName("no tag")).toBe("no tag");
+    expect(offeredLanguages()[0]).toBe("af");
+  });
+
+  it("reads kilobytes", () => {
+    expect(["", " 60 ", "1,5", "0", "many"].map(bytesIn)).toEqual([null, 60000, 1500, undefined, undefined]);
+  });
+});

@@ -1,0 +1,89 @@
+import type { Delivery } from "../shared/api/types";
+
+/** What the leaf Delivery says. */
+export const words = {
+  below: "What the fonts are cut to, how the host takes and names files, and what is handed over.",
+  cut: "Cut",
+  cutIs: "to what the site’s text needs",
+  languages: "Languages",
+  languagesHint: "English, Enter",
+  languagesHelp: "Without any, fonts are delivered whole.",
+  words: "The site’s own words and signs",
+  wordsHelp: "Kept when fonts are cut, and shown on the specimen page: prices, arrows, names.",
+  browsers: "Browsers",
+  budget: "Budget, kB",
+  budgetHelp: "What the fonts of a page may weigh together.",
+  budgetNone: "A budget is a number of kilobytes.",
+  prefix: "Prefix of family names",
+  prefixHelp: "Where the host may hold fonts of the same name.",
+  standIns: "System faces with matched metrics stand in until the fonts are there",
+  placement: "Placement",
+  placementIs: "how this host takes and names files",
+  kind: "Where files go",
+  folder: "Folder, as seen from the style sheet",
+  base: "Base address",
+  expression: "Expression, with {file} where the name belongs",
+  names: "File names",
+  digest: "With a part of the digest, so that a changed file is never taken from a cache",
+  shape: "Rules as",
+  preview: "What comes out",
+  cannot: "This cannot work yet.",
+  save: "Save the delivery",
+  saved: "Saved.",
+  addresses: "Addresses of the files",
+  addressesHelp:
+    "One a line, as copied from the host; with the name of the file before it where the address does not have it.",
+  match: "Match them to the files",
+  matched: "Addresses matched. Save the delivery, then make the pack again.",
+  placedOn: "Placed on",
+  place: "It is placed",
+  unplace: "It is not placed",
+  said: "Recorded.",
+};
+
+export const fieldNames: Record<keyof Delivery, string> = {
+  languages: words.languages,
+  words: words.words,
+  browsers: words.browsers,
+  budget: words.budget,
+  prefix: words.prefix,
+  standIns: "Stand-ins",
+  kind: words.kind,
+  folder: words.folder,
+  base: words.base,
+  expression: words.expression,
+  urls: words.addresses,
+  names: words.names,
+  digest: "Digest in names",
+  shape: words.shape,
+};
+
+export const browserWords: [Delivery["browsers"], string][] = [
+  ["MODERN", "of the last years: WOFF 2"],
+  ["SOME_YEARS_BACK", "some years back: WOFF 2, WOFF"],
+  ["LEGACY", "legacy: WOFF 2, WOFF, TrueType"],
+];
+
+export const kindWords: [Delivery["kind"], string][] = [
+  ["FOLDER", "in a folder, seen from the style sheet"],
+  ["FLAT", "beside the style sheet, no folders"],
+  ["BASE_URL", "under one base address"],
+  ["EXPRESSION", "by an expression that the host replaces"],
+  ["URL_PER_FILE", "each at its own address, known after upload"],
+  ["INLINE", "inside the style sheet, there is no file store"],
+];
+
+export const nameWords: [Delivery["names"], string][] = [
+  ["HYPHENS", "small letters with hyphens"],
+  ["LETTERS_AND_DIGITS", "small letters and digits only"],
+  ["KEEP", "as the family is written"],
+];
+
+export const shapeWords: [Delivery["shape"], string][] = [
+  ["STYLE_SHEET", "a style sheet"],
+  ["STYLE_BLOCK", "a style element for the page’s head"],
+  ["APPENDED", "rules to append to a style sheet"],
+  ["CUSTOM_PROPERTIES", "custom properties"],
+  ["DESIGN_TOKENS", "design tokens"],
+  ["MENU", "names and values for a menu"],
+];
