@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Delivery } from "../shared/api/types";
+import { usualDelivery } from "../testing/samples";
 import {
   bytesIn,
   languageIn,

@@ -35,10 +35,6 @@ export const words = {
     "One a line, as copied from the host; with the name of the file before it where the address does not have it.",
   match: "Match them to the files",
   matched: "Addresses matched. Save the delivery, then make the pack again.",
-  placedOn: "Placed on",
-  place: "It is placed",
-  unplace: "It is not placed",
-  said: "Recorded.",
 };
 
 export const fieldNames: Record<keyof Delivery, string> = {

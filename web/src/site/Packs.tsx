@@ -1,10 +1,12 @@
 import Button from "@mui/material/Button";
 import { useMayEdit } from "../shared/account/session";
+import { api, bodyOf } from "../shared/api/client";
+import { useChange } from "../shared/api/queries";
 import type { Pack } from "../shared/api/types";
-import { kB } from "../shared/parts/format";
+import { isoDay, kB } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
 import { useLatestPack, useMakePack } from "./usePack";
-import { packInWords, words } from "./words";
+import { packInWords, placedInWords, words } from "./words";
 
 /** The latest pack of a site, and the making of a new one. */
 export function Packs({ siteId }: { siteId: string }) {
@@ -39,6 +41,31 @@ export function MakePack({ siteId }: { siteId: string }) {
   ) : null;
 }
 
+/** Whether the pack is on its host, and since when. */
+function Placed({ pack }: { pack: Pack }) {
+  const mayEdit = useMayEdit();
+  const place = useChange({
+    of: "pack",
+    change: (day: string | null) =>
+      bodyOf(api.PUT("/api/packs/{id}/placed", { params: { path: { id: pack.id } }, body: { day } })),
+    said: () => words.placedSaid,
+  });
+  return (
+    <>
+      {pack.placedOn && placedInWords(pack.placedOn)}{" "}
+      {mayEdit && (
+        <Button
+          size="small"
+          disabled={place.isPending}
+          onClick={() => place.mutate(pack.placedOn ? null : isoDay(new Date()))}
+        >
+          {pack.placedOn ? words.unplace : words.place}
+        </Button>
+      )}
+    </>
+  );
+}
+
 function Latest({ pack }: { pack: Pack }) {
   const leftOut = pack.contents.filter((content) => content.leftOut);
   const files = pack.contents.filter((content) => !content.leftOut);
@@ -48,7 +75,7 @@ function Latest({ pack }: { pack: Pack }) {
         <a href={`/api/packs/${pack.id}.zip`} download>
           {words.download}
         </a>{" "}
-        {packInWords(pack, files.length)}
+        {packInWords(pack, files.length)} <Placed pack={pack} />
       </p>
       {pack.changedSince.length > 0 && (
         <div className="outdated" role="status">
@@ -68,7 +95,7 @@ function Latest({ pack }: { pack: Pack }) {
         ))}
         {leftOut.map((face) => (
           <li key={face.path} className="ochre">
-            Left out: {face.path}
+            {face.path}
           </li>
         ))}
       </ul>

@@ -1,5 +1,5 @@
 import type { Pack, Role, SiteWeight } from "../shared/api/types";
-import { count, kB, moment, tenths } from "../shared/parts/format";
+import { count, day, kB, moment, tenths } from "../shared/parts/format";
 
 /** What the Sites place says. */
 export const words = {
@@ -59,6 +59,9 @@ export const words = {
   making: "Making …",
   makeNew: "Make a new pack",
   make: "Make a pack",
+  place: "It is placed",
+  unplace: "It is not placed",
+  placedSaid: "Recorded.",
   remove: "Delete the site",
   delete: "Delete",
 };
@@ -95,6 +98,10 @@ export function weightInWords(weight: { faces: number; bytes: number; guessed: b
 
 export function packInWords(pack: Pack, files: number): string {
   return `of ${moment(pack.madeAt)}: ${kB(pack.bytes)}, ${count(files, "file")}.`;
+}
+
+export function placedInWords(on: string): string {
+  return `Placed on ${day(on)}.`;
 }
 
 export function deleting(roles: number): string {
