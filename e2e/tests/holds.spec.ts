@@ -33,7 +33,7 @@ test("from Today a pack is made with fewer than twenty keys", async ({ page }) =
   const heading = page.getByRole("heading", { level: 1, name: "Sites" });
   await expect(heading).toBeFocused();
   await expect(page.getByRole("listitem").first()).toBeVisible();
-  for (let i = 0; i < 3; i++) {
+  for (let i = 0; i < 5; i++) {
     await press("Tab");
   }
   const focused = () => page.evaluate(() => document.activeElement?.textContent ?? "");

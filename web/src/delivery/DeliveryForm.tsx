@@ -14,7 +14,7 @@ import { useUnsaved } from "../shared/parts/unsaved";
 import { useMergedForm } from "../shared/parts/useMergedForm";
 import { bytesIn, languageIn, languageName, offeredLanguages, sampleLine, treeOf } from "./delivery";
 import { Addresses } from "./Addresses";
-import { browserWords, fieldNames, kindWords, nameWords, shapeWords, words } from "./words";
+import { browserWords, deliveryInWords, fieldNames, kindWords, nameWords, shapeWords, words } from "./words";
 
 type Props = { site: Site; onSave: (delivery: Delivery) => Promise<boolean> };
 
@@ -46,6 +46,7 @@ export function DeliveryForm({ site, onSave }: Props) {
           onMerge={resolve}
         />
       )}
+      <p className="first">{deliveryInWords(now)}</p>
       <h2 className="section">
         {words.cut} <small>{words.cutIs}</small>
       </h2>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Delivery } from "../shared/api/types";
+import { deliveryInWords } from "./words";
 import { usualDelivery } from "../testing/samples";
 import {
   bytesIn,
@@ -67,6 +68,17 @@ describe("how a host takes fonts", () => {
     expect(languageName("de")).toBe("German");
     expect(languageName("no tag")).toBe("no tag");
     expect(offeredLanguages()[0]).toBe("af");
+  });
+
+  it("says in one sentence how fonts are delivered", () => {
+    expect(deliveryInWords(usual)).toBe(
+      "Whole, not cut to any language; files in a folder, seen from the style sheet, named in small letters with hyphens and a digest; handed over as a style sheet.",
+    );
+    expect(
+      deliveryInWords({ ...usual, languages: ["pl", "de"], names: "KEEP", digest: false, kind: "FLAT" }),
+    ).toBe(
+      "Cut to Polish and German; files beside the style sheet, no folders, named as the family is written; handed over as a style sheet.",
+    );
   });
 
   it("reads kilobytes", () => {

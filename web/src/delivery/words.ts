@@ -1,4 +1,6 @@
 import type { Delivery } from "../shared/api/types";
+import { listed } from "../shared/parts/format";
+import { languageName } from "./delivery";
 
 /** What the leaf Delivery says. */
 export const words = {
@@ -36,6 +38,19 @@ export const words = {
   match: "Match them to the files",
   matched: "Addresses matched. Save the delivery, then make the pack again.",
 };
+
+/** How it is delivered, in one sentence. */
+export function deliveryInWords(delivery: Delivery): string {
+  const said = <V extends string>(options: [V, string][], value: V) =>
+    (options.find(([known]) => known === value)?.[1] ?? value).replace(/:.*/, "");
+  const cut =
+    delivery.languages.length > 0
+      ? `Cut to ${listed(delivery.languages.map(languageName))}`
+      : "Whole, not cut to any language";
+  return `${cut}; files ${said(kindWords, delivery.kind)}, named in ${said(nameWords, delivery.names)}${
+    delivery.digest ? " and a digest" : ""
+  }; handed over as ${said(shapeWords, delivery.shape)}.`.replace("named in as ", "named as ");
+}
 
 export const fieldNames: Record<keyof Delivery, string> = {
   languages: words.languages,

@@ -88,8 +88,10 @@ export function pieces(
   const cut: Piece[] = [];
   let from = 0;
   for (const finding of [...findings].sort((a, b) => a.column - b.column)) {
-    const start = Math.max(from, Math.min(line.length, finding.column - 1));
-    const end = Math.max(start, markEnd(line, start));
+    const at = Math.min(line.length, finding.column - 1);
+    const start = Math.max(from, at);
+    // What is marked already gets a second number, and no second mark.
+    const end = at < from ? start : markEnd(line, start);
     cut.push({ text: line.slice(from, start) }, { text: line.slice(start, end), number: numberOf(finding) });
     from = end;
   }

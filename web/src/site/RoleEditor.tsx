@@ -1,12 +1,15 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import { useQueryClient } from "@tanstack/react-query";
+import { asking } from "../shared/api/queries";
 import type { Family, Role } from "../shared/api/types";
 import { SlotGrid } from "../shared/font/SlotGrid";
 import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
 import { Choice } from "../shared/parts/Choice";
 import { OneFamilyChoice } from "../shared/parts/RecordChoice";
-import { genericWords, roleWords, words } from "./words";
+import { fakedIn, genericOf } from "./roles";
+import { fakedInWords, genericWords, roleWords, words } from "./words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
 
@@ -15,6 +18,16 @@ const generics = Object.entries(genericWords) as [Role["generic"], string][];
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
 export function RoleEditor({ role, family, onChange, onRemove }: Props) {
   const name = roleWords[role.role];
+  const client = useQueryClient();
+  /** Another family has no face chosen yet, and the generic family of its own kind behind it. */
+  const onFamily = (id: string) => {
+    const chosen = { ...role, familyId: id, faces: [] };
+    onChange(chosen);
+    void client
+      .fetchQuery(asking("/api/families/{id}", { path: { id } }))
+      .then((read) => onChange({ ...chosen, generic: genericOf(read.classification, role.generic) }))
+      .catch(() => undefined);
+  };
   const asks: Ask[] = role.faces.map((slot) => ({ slot, by: ["this site"] }));
   return (
     <div className="role">
@@ -25,7 +38,7 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
           label={`${name}: family`}
           placeholder={words.chooseFamily}
           chosen={family ? { id: family.id, name: family.name } : null}
-          onChange={(chosen) => onChange({ ...role, familyId: chosen.id, faces: [] })}
+          onChange={(chosen) => onFamily(chosen.id)}
         />
         <span className="quiet">{words.then}</span>
         <Choice
@@ -40,6 +53,9 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
           {words.removeRole}
         </Button>
       </div>
+      {role.faces.length > 0 && fakedIn(role).length > 0 && (
+        <p className="quiet small">{fakedInWords(fakedIn(role))}</p>
+      )}
       <div className="role-faces">
         {family && (
           <SlotGrid

@@ -3,7 +3,7 @@ import { staticSlot } from "../shared/font/slots";
 import type { Family, HeldFile, Role } from "../shared/api/types";
 import { role as roleIn } from "../testing/samples";
 import { domainsIn } from "../shared/parts/domains";
-import { byRole, inOrder, roleInWords, weigh } from "./roles";
+import { byRole, fakedIn, genericOf, inOrder, roleInWords, weigh } from "./roles";
 import { weightInWords } from "./words";
 
 const regular = staticSlot(400, "upright");
@@ -46,5 +46,55 @@ describe("a site", () => {
     expect(weightInWords({ faces: 2, bytes: 50_000, guessed: true })).toBe(
       "2 to send, about 50 kB; 0.3 s at 1.6 Mbit/s",
     );
+  });
+
+  it.each<[string, [number, string][], string[]]>([
+    ["only regular", [[400, "upright"]], ["bold", "italic", "bold in italic"]],
+    [
+      "regular and bold",
+      [
+        [400, "upright"],
+        [700, "upright"],
+      ],
+      ["italic", "bold in italic"],
+    ],
+    [
+      "regular, bold and italic",
+      [
+        [400, "upright"],
+        [700, "upright"],
+        [400, "italic"],
+      ],
+      ["bold in italic"],
+    ],
+    [
+      "all four",
+      [
+        [400, "upright"],
+        [700, "upright"],
+        [400, "italic"],
+        [700, "italic"],
+      ],
+      [],
+    ],
+    ["only bold", [[700, "upright"]], ["italic"]],
+    ["only italic", [[400, "italic"]], ["bold"]],
+  ])("says what browsers would fake with %s", (_, faces, faked) => {
+    const slots = faces.map(([weight, slope]) => staticSlot(weight, slope));
+    expect(fakedIn(roleIn("RUNNING_TEXT", "f1", slots))).toEqual(faked);
+    expect(fakedIn(roleIn("CODE", "f1", slots))).toEqual([]);
+  });
+
+  it("takes a variable face for all that it serves, and nothing for a role without faces", () => {
+    const variable = { ...staticSlot(100, "upright"), weightMax: 900 };
+    expect(fakedIn(roleIn("RUNNING_TEXT", "f1", [variable]))).toEqual(["italic"]);
+    expect(fakedIn(roleIn("RUNNING_TEXT", "f1", []))).toEqual([]);
+  });
+
+  it("ends a stack in the generic family of its kind", () => {
+    expect(genericOf("SERIF", "SANS_SERIF")).toBe("SERIF");
+    expect(genericOf("MONOSPACED", "SANS_SERIF")).toBe("MONOSPACE");
+    expect(genericOf("HANDWRITING", "SERIF")).toBe("CURSIVE");
+    expect(genericOf("", "SERIF")).toBe("SERIF");
   });
 });

@@ -37,6 +37,44 @@ export function weigh(roles: Role[], families: Family[]) {
   return total;
 }
 
+/** What browsers would fake in a role's text if it appears there: emphasis for which no face is chosen. */
+export function fakedIn({ role, faces: [plain, ...others] }: Role): string[] {
+  if (!plain || role === "CODE" || role === "BUTTONS" || role === "NAVIGATION") {
+    return [];
+  }
+  const isBold = (face: typeof plain) => face.weightMax >= 600;
+  const leans = (face: typeof plain) => face.slope !== "upright";
+  const has = (bold: boolean, slanted: boolean) =>
+    [plain, ...others].some(
+      (face) =>
+        leans(face) === slanted &&
+        (bold ? isBold(face) : face.weight < 600 || isBold(face) === isBold(plain)),
+    );
+  const faked: string[] = [];
+  if (!isBold(plain) && !has(true, leans(plain))) {
+    faked.push("bold");
+  }
+  if (!leans(plain) && !has(isBold(plain), true)) {
+    faked.push("italic");
+  }
+  if (!isBold(plain) && !leans(plain) && !has(true, true)) {
+    faked.push("bold in italic");
+  }
+  return faked;
+}
+
+/** The generic family that can stand in for a family, by its classification; as it was where that is not known. */
+export function genericOf(classification: Family["classification"], was: Role["generic"]): Role["generic"] {
+  const generics: Record<string, Role["generic"]> = {
+    SERIF: "SERIF",
+    SANS_SERIF: "SANS_SERIF",
+    DISPLAY: "SANS_SERIF",
+    MONOSPACED: "MONOSPACE",
+    HANDWRITING: "CURSIVE",
+  };
+  return generics[classification] ?? was;
+}
+
 /** A role as its change is told: its family and faces. */
 export function roleInWords(role: Role | null, families: Family[]): string {
   if (!role) {

@@ -1,5 +1,5 @@
 import type { Pack, Role, SiteWeight } from "../shared/api/types";
-import { count, day, kB, moment, tenths } from "../shared/parts/format";
+import { count, day, kB, listed, moment, tenths } from "../shared/parts/format";
 
 /** What the Sites place says. */
 export const words = {
@@ -98,6 +98,10 @@ export function weightInWords(weight: { faces: number; bytes: number; guessed: b
 
 export function packInWords(pack: Pack, files: number): string {
   return `of ${moment(pack.madeAt)}: ${kB(pack.bytes)}, ${count(files, "file")}.`;
+}
+
+export function fakedInWords(faked: string[]): string {
+  return `Where ${listed(faked)} appear in it, browsers fake them: no such face is chosen.`;
 }
 
 export function placedInWords(on: string): string {
