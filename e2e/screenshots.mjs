@@ -16,12 +16,28 @@ const views = [
   ["license", "/licenses", "Ostrel for two sites"],
   ["reading", "/licenses", "Penmarrow web license", "Terms"],
   ["coverage", "/licenses/coverage"],
-  ["sites", "/sites"],
   ["site", "/sites", "Fernway"],
+  ["delivery", "/sites", "Fernway", "Delivery"],
+  ["proof", "/sites", "Fernway", "Proof"],
   ["flags", "/flags"],
   ["history", "/history"],
-  ["people", "/people"],
 ];
+
+/** A style sheet as people paste it. */
+const pasted = `@font-face {
+  font-family: “Ostrel”;
+  src: url("//cdn.fernway.example/ostrel.woff") format("woff"),
+    url(ostrel.woff2) format("woff2");
+  font-display: swap;
+}
+@font-face {
+  font-family: "Ostrel Bold";
+  src: url(ostrel-bold.woff2) format("woff2");
+  font-display: swap;
+}
+body { font-family: Ostrl, Georgia }
+h1, h2 { font-family: "Ostrel Bold", serif }
+`;
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
@@ -60,6 +76,17 @@ async function take(colorScheme, wanted, suffix = "") {
     if (picture === "reading") {
       await page.getByRole("button", { name: "Read the attached one" }).click();
       await page.getByText(/It seems to say/).waitFor();
+    }
+    if (picture === "delivery") {
+      for (const language of ["English", "Polish"]) {
+        await page.getByRole("combobox", { name: "Languages" }).fill(language);
+        await page.keyboard.press("Enter");
+      }
+    }
+    if (picture === "proof") {
+      await page.getByRole("textbox", { name: /^Paste the CSS/ }).fill(pasted);
+      await page.getByRole("button", { name: "Read it" }).click();
+      await page.locator(".proof-lines").waitFor();
     }
     await page.waitForLoadState("networkidle");
     await page.waitForTimeout(500);

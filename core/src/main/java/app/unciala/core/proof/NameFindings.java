@@ -6,9 +6,11 @@ import app.unciala.core.face.StyleNames.Said;
 import app.unciala.core.proof.Names.Name;
 import app.unciala.core.proof.WordsOfStyle.Divided;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -22,6 +24,7 @@ final class NameFindings {
     private final Reference reference;
     private final boolean ofIcons;
     private final boolean imports;
+    private final Map<String, GenericFamily> elsewhere;
     private final List<Finding> found = new ArrayList<>();
     private final Set<Integer> seen = new HashSet<>();
 
@@ -34,6 +37,7 @@ final class NameFindings {
                         .filter(rule -> rule.declaration("content").isPresent())
                         .count()
                 > ICONS;
+        elsewhere = generics(fonts);
         imports = fonts.rulesNamed("import").findAny().isPresent();
     }
 
@@ -184,19 +188,23 @@ final class NameFindings {
                 .filter(file -> Names.plain(file.family()).equals(Names.plain(first.text())))
                 .flatMap(file -> file.generic().stream())
                 .findFirst();
-        return ofFile.or(() -> elsewhere(first)).orElseGet(() -> guess(first.key()));
+        return ofFile.or(() -> Optional.ofNullable(elsewhere.get(first.key()))).orElseGet(() -> guess(first.key()));
     }
 
-    /** The generic family that another rule gives the same family. */
-    private Optional<GenericFamily> elsewhere(Name first) {
-        return fonts.uses().stream()
-                .map(FontUse::families)
-                .filter(names -> !names.isEmpty() && names.get(0).key().equals(first.key()))
-                .flatMap(List::stream)
-                .filter(Name::isGeneric)
-                .flatMap(name -> Stream.of(GenericFamily.values())
-                        .filter(generic -> generic.css().equals(name.key())))
-                .findFirst();
+    /** The generic families that rules give a family, by its key; of several the first. */
+    private static Map<String, GenericFamily> generics(FontSheet fonts) {
+        Map<String, GenericFamily> generics = new HashMap<>();
+        for (FontUse use : fonts.uses()) {
+            for (Name name : use.families()) {
+                if (name.isGeneric()) {
+                    Stream.of(GenericFamily.values())
+                            .filter(generic -> generic.css().equals(name.key()))
+                            .forEach(generic ->
+                                    generics.putIfAbsent(use.families().get(0).key(), generic));
+                }
+            }
+        }
+        return generics;
     }
 
     private static GenericFamily guess(String name) {

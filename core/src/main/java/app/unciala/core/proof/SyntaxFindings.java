@@ -59,6 +59,9 @@ final class SyntaxFindings {
         if (!declaration.is("font-family")) {
             return Stream.empty();
         }
+        if (value.size() < 3) {
+            return Stream.empty();
+        }
         Stream<Finding> empty = StyleSheet.atCommas(value).stream().anyMatch(List::isEmpty)
                 ? Stream.of(Finding.at(
                         sheet,

@@ -39,7 +39,9 @@ final class Parser {
         Parser parser = new Parser(text, Tokenizer.tokens(text));
         List<Rule> rules = parser.rules();
         parser.problems.sort(Comparator.comparingInt(SyntaxProblem::at));
-        return new StyleSheet(text, parser.tokens, rules, parser.problems, lines(text));
+        List<Rule> every = new ArrayList<>();
+        rules.forEach(rule -> StyleSheet.addWithInner(rule, every));
+        return new StyleSheet(text, parser.tokens, rules, every, parser.problems, lines(text));
     }
 
     /** For each token that opens, the index of the one that closes it, or the number of tokens when none does. */

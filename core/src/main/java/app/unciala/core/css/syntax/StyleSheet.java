@@ -12,8 +12,17 @@ import java.util.stream.Stream;
  * A style sheet as browsers read it: its rules in order, and what they would pass over.
  *
  * @param text the text it was read from; all places are offsets into it
+ * @param rules those that stand in no other
+ * @param every all rules, those inside others too
+ * @param lines where each line begins
  */
-public record StyleSheet(String text, List<Token> tokens, List<Rule> rules, List<SyntaxProblem> problems, int[] lines) {
+public record StyleSheet(
+        String text,
+        List<Token> tokens,
+        List<Rule> rules,
+        List<Rule> every,
+        List<SyntaxProblem> problems,
+        int[] lines) {
 
     /** Reads any text: damage is told, and never fails. */
     public static StyleSheet read(String text) {
@@ -44,9 +53,13 @@ public record StyleSheet(String text, List<Token> tokens, List<Rule> rules, List
 
         /** The last declaration of a property or descriptor; of several the last one counts. */
         default Optional<Declaration> declaration(String name) {
-            return declarations().stream()
-                    .filter(declaration -> declaration.is(name))
-                    .reduce((first, second) -> second);
+            List<Node> content = content();
+            for (int i = content.size() - 1; i >= 0; i--) {
+                if (content.get(i) instanceof Declaration declaration && declaration.is(name)) {
+                    return Optional.of(declaration);
+                }
+            }
+            return Optional.empty();
         }
     }
 
@@ -93,16 +106,16 @@ public record StyleSheet(String text, List<Token> tokens, List<Rule> rules, List
 
     /** All rules, those inside others too, in the order of the text. */
     public Stream<Rule> allRules() {
-        return rules.stream().flatMap(StyleSheet::withInner);
+        return every.stream();
     }
 
-    private static Stream<Rule> withInner(Rule rule) {
-        return Stream.concat(
-                Stream.of(rule),
-                rule.content().stream()
-                        .filter(Rule.class::isInstance)
-                        .map(Rule.class::cast)
-                        .flatMap(StyleSheet::withInner));
+    static void addWithInner(Rule rule, List<Rule> all) {
+        all.add(rule);
+        for (Node node : rule.content()) {
+            if (node instanceof Rule inner) {
+                addWithInner(inner, all);
+            }
+        }
     }
 
     /** The text of some tokens, as it was written. */
