@@ -101,7 +101,7 @@ export function packInWords(pack: Pack, files: number): string {
 }
 
 export function fakedInWords(faked: string[]): string {
-  return `Where ${listed(faked)} appear in it, browsers fake them: no such face is chosen.`;
+  return `Faked by browsers where it appears, as no face is chosen for it: ${listed(faked)}.`;
 }
 
 export function placedInWords(on: string): string {
