@@ -8,6 +8,7 @@ import { SlotGrid } from "../shared/font/SlotGrid";
 import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
 import { Choice } from "../shared/parts/Choice";
 import { OneFamilyChoice } from "../shared/parts/RecordChoice";
+import { RoleSetting } from "./RoleSetting";
 import { fakedIn, genericOf } from "./roles";
 import { fakedInWords, genericWords, roleWords, words } from "./words";
 
@@ -56,6 +57,7 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
       {role.faces.length > 0 && fakedIn(role).length > 0 && (
         <p className="quiet small">{fakedInWords(fakedIn(role))}</p>
       )}
+      <RoleSetting role={role} name={name} onChange={onChange} />
       <div className="role-faces">
         {family && (
           <SlotGrid

@@ -7,12 +7,12 @@ import { useForm } from "react-hook-form";
 import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf } from "../shared/api/client";
 import { asking } from "../shared/api/queries";
-import type { Family, Role, Site } from "../shared/api/types";
+import type { Family, Role, Site, SiteWeight } from "../shared/api/types";
 import { Conflict } from "../shared/parts/Conflict";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { useMergedForm } from "../shared/parts/useMergedForm";
 import { RoleEditor } from "./RoleEditor";
-import { byRole, inOrder, roleInWords, weigh, type RolesByName } from "./roles";
+import { byRole, inOrder, roleInWords, undoneOf, weigh, type RolesByName } from "./roles";
 import { budgetInWords, cutInWords, roleWords, weightInWords, words } from "./words";
 
 const allRoles = Object.keys(roleWords) as Role["role"][];
@@ -26,6 +26,7 @@ export function SiteRoles({ site, onSave }: Props) {
   const { conflict, resolve, saved } = useMergedForm(form, recorded, site.version);
   const roles = inOrder(form.watch());
   const { families, loaded } = useFamilies(roles);
+  const weight = useWeight(site, roles);
   const { isDirty: changed, isSubmitting } = form.formState;
   useUnsaved(changed && !isSubmitting);
   const set = (role: Role["role"], value: Role | null) => form.setValue(role, value, { shouldDirty: true });
@@ -37,9 +38,15 @@ export function SiteRoles({ site, onSave }: Props) {
   return (
     <>
       <h2 className="section">
-        {words.faces}{" "}
-        <small>{loaded && <Meter siteId={site.id} roles={roles} guess={weigh(roles, families)} />}</small>
+        {words.faces} <small>{loaded && <Meter weight={weight} guess={weigh(roles, families)} />}</small>
       </h2>
+      {weight && undoneOf(weight).length > 0 && (
+        <ul className="bare-list ochre">
+          {undoneOf(weight).map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
       {conflict && (
         <Conflict
           conflict={conflict}
@@ -88,18 +95,27 @@ export function SiteRoles({ site, onSave }: Props) {
   );
 }
 
-type MeterProps = { siteId: string; roles: Role[]; guess: ReturnType<typeof weigh> };
-
-/** What the chosen faces weigh as a pack would deliver them; a guess until the server has made them. */
-function Meter({ siteId, roles, guess }: MeterProps) {
+/** What the chosen faces weigh as a pack would deliver them; nothing until the server has made them. */
+function useWeight(site: Site, roles: Role[]): SiteWeight | undefined {
   const faces = roles.flatMap(({ familyId, faces }) => faces.map((slot) => ({ familyId, slot })));
-  const weight = useQuery({
-    queryKey: ["/api/sites/{id}/weight", siteId, faces.map((face) => face.familyId + face.slot.key)],
+  return useQuery({
+    queryKey: [
+      "/api/sites/{id}/weight",
+      site.id,
+      site.version,
+      faces.map((face) => face.familyId + face.slot.key),
+    ],
     queryFn: () =>
-      bodyOf(api.POST("/api/sites/{id}/weight", { params: { path: { id: siteId } }, body: { faces } })),
+      bodyOf(api.POST("/api/sites/{id}/weight", { params: { path: { id: site.id } }, body: { faces } })),
     enabled: faces.length > 0,
     placeholderData: keepPreviousData,
   }).data;
+}
+
+type MeterProps = { weight: SiteWeight | undefined; guess: ReturnType<typeof weigh> };
+
+/** The bytes of all chosen faces together, against the budget; a guess until they are known. */
+function Meter({ weight, guess }: MeterProps) {
   if (!weight) {
     return weightInWords(guess);
   }

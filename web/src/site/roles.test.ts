@@ -3,8 +3,8 @@ import { staticSlot } from "../shared/font/slots";
 import type { Family, HeldFile, Role } from "../shared/api/types";
 import { role as roleIn } from "../testing/samples";
 import { domainsIn } from "../shared/parts/domains";
-import { byRole, fakedIn, genericOf, inOrder, roleInWords, weigh } from "./roles";
-import { weightInWords } from "./words";
+import { byRole, fakedIn, genericOf, inOrder, roleInWords, undoneOf, weigh } from "./roles";
+import { settingInWords, weightInWords } from "./words";
 
 const regular = staticSlot(400, "upright");
 const role = (name: Role["role"], familyId: string): Role => roleIn(name, familyId, [regular]);
@@ -96,5 +96,33 @@ describe("a site", () => {
     expect(genericOf("MONOSPACED", "SANS_SERIF")).toBe("MONOSPACE");
     expect(genericOf("HANDWRITING", "SERIF")).toBe("CURSIVE");
     expect(genericOf("", "SERIF")).toBe("SERIF");
+  });
+
+  it("says what a role's rule says besides its face", () => {
+    const plain = roleIn("HEADINGS", "f1", [regular]);
+    expect(settingInWords(plain)).toBe("Usual elements, size and spacing");
+    expect(
+      settingInWords({
+        ...plain,
+        selector: ".lead",
+        size: "2rem",
+        lineHeight: "1.2",
+        letterSpacing: "0.02em",
+      }),
+    ).toBe(".lead, 2rem, lines 1.2, letters 0.02em");
+  });
+
+  it("tells once what is left undone for several faces", () => {
+    const face = {
+      familyId: "f1",
+      slot: regular,
+      fileSlot: regular,
+      bytes: 1,
+      held: 2,
+      kept: null,
+      of: null,
+      undone: ["Not cut."],
+    };
+    expect(undoneOf({ faces: [face, face], bytes: 2, budget: null })).toEqual(["Not cut."]);
   });
 });

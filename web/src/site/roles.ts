@@ -1,4 +1,4 @@
-import type { Family, Role } from "../shared/api/types";
+import type { Family, Role, SiteWeight } from "../shared/api/types";
 import { pageWeight, serves } from "../shared/font/slots";
 import { roleWords } from "./words";
 
@@ -35,6 +35,11 @@ export function weigh(roles: Role[], families: Family[]) {
     }
   }
   return total;
+}
+
+/** What packs would leave undone for these faces, or what they lack, each sentence once. */
+export function undoneOf(weight: SiteWeight): string[] {
+  return [...new Set(weight.faces.flatMap((face) => face.undone))];
 }
 
 /** What browsers would fake in a role's text if it appears there: emphasis for which no face is chosen. */

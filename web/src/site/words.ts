@@ -59,6 +59,7 @@ export const words = {
   making: "Making …",
   makeNew: "Make a new pack",
   make: "Make a pack",
+  asItIs: "as it is",
   place: "It is placed",
   unplace: "It is not placed",
   placedSaid: "Recorded.",
@@ -74,6 +75,13 @@ export const roleWords: Record<Role["role"], string> = {
   BUTTONS: "Buttons",
   CAPTIONS: "Captions",
   CODE: "Code",
+};
+
+export const settingWords = {
+  selector: "Selector",
+  size: "Size",
+  lineHeight: "Line height",
+  letterSpacing: "Letter spacing",
 };
 
 export const genericWords: Record<Role["generic"], string> = {
@@ -98,6 +106,17 @@ export function weightInWords(weight: { faces: number; bytes: number; guessed: b
 
 export function packInWords(pack: Pack, files: number): string {
   return `of ${moment(pack.madeAt)}: ${kB(pack.bytes)}, ${count(files, "file")}.`;
+}
+
+/** What a role's rule says besides its face. */
+export function settingInWords(role: Pick<Role, keyof typeof settingWords>): string {
+  const said = [
+    role.selector,
+    role.size,
+    role.lineHeight && `lines ${role.lineHeight}`,
+    role.letterSpacing && `letters ${role.letterSpacing}`,
+  ].filter(Boolean);
+  return said.length > 0 ? said.join(", ") : "Usual elements, size and spacing";
 }
 
 export function fakedInWords(faked: string[]): string {

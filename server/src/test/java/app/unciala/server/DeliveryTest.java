@@ -77,6 +77,16 @@ class DeliveryTest {
     }
 
     @Test
+    void charactersThatALanguageNeedsAndAFaceLacksAreNamed() {
+        deliver(Map.of("languages", List.of("en", "el")));
+
+        assertThat(weight().get("faces").get(0).get("undone").valueStream().map(JsonNode::asString))
+                .singleElement()
+                .asString()
+                .matches("Penmarrow Regular: lacks \\d+ characters of Greek: .*α.*");
+    }
+
+    @Test
     void eachFileGetsTheAddressThatWasPastedForIt() throws IOException {
         deliver(Map.of("kind", "URL_PER_FILE", "names", "LETTERS_AND_DIGITS", "digest", false));
         Map<String, byte[]> before = pack();

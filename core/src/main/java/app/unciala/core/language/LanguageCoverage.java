@@ -51,6 +51,21 @@ public final class LanguageCoverage {
         return lacking;
     }
 
+    /**
+     * The characters that one language needs and that are not there; none for a language that CLDR has no characters of.
+     *
+     * @param has whether the face has a character
+     */
+    public static BitSet lacking(String tag, IntPredicate has) {
+        BitSet rest = (BitSet) Needs.BY_LANGUAGE
+                .getOrDefault(ULocale.forLanguageTag(tag).toLanguageTag(), new BitSet())
+                .clone();
+        BitSet there = new BitSet();
+        rest.stream().filter(has).forEach(there::set);
+        rest.andNot(there);
+        return rest;
+    }
+
     /** The tags of the languages whose characters are all there, by tag. */
     public static List<String> covered(int[] codePoints) {
         BitSet has = new BitSet();

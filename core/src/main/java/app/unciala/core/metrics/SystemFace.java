@@ -35,6 +35,14 @@ public record SystemFace(
         return ALL;
     }
 
+    /** The face of a kind that most systems have; a sans serif one where none of its kind is known. */
+    public static SystemFace of(GenericFamily generic, boolean bold) {
+        return ALL.stream()
+                .filter(face -> face.bold() == bold && face.generic() == generic)
+                .findFirst()
+                .orElseGet(() -> ALL.get(bold ? 1 : 0));
+    }
+
     /** The faces of this family, in both weights; none for a family not in the table. */
     public static List<SystemFace> named(String family) {
         return ALL.stream()

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.unciala.core.css.GenericFamily;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.sfnt.HheaTable;
@@ -58,6 +59,13 @@ class FallbackMetricsTest {
                 .containsPattern("ascent-override: \\d+\\.\\d\\d%;\n")
                 .containsPattern("descent-override: \\d+\\.\\d\\d%;\n")
                 .containsPattern("line-gap-override: \\d+\\.\\d\\d%;\n");
+    }
+
+    @Test
+    void aFaceOfTheSameKindStandsIn() {
+        assertThat(SystemFace.of(GenericFamily.SERIF, false).family()).isEqualTo("Times New Roman");
+        assertThat(SystemFace.of(GenericFamily.MONOSPACE, true).bold()).isTrue();
+        assertThat(SystemFace.of(GenericFamily.CURSIVE, true).family()).isEqualTo("Arial");
     }
 
     @Test

@@ -37,6 +37,7 @@ import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.site.ClientService;
 import app.unciala.server.site.PageViewsService;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.SiteDraft;
 import app.unciala.server.storage.FileStore;
@@ -194,7 +195,7 @@ class DemoSeeder {
     }
 
     private void add(Scenario.Site site) {
-        List<SiteService.Role> roles = site.roles().stream().map(this::role).toList();
+        List<SiteRole> roles = site.roles().stream().map(this::role).toList();
         String id = sites.create(new SiteDraft(
                         clientId(site.client()), site.name(), site.domains(), site.staging(), roles, null))
                 .id();
@@ -325,8 +326,8 @@ class DemoSeeder {
                                 decision.reason()));
     }
 
-    private SiteService.Role role(Role role) {
-        return new SiteService.Role(
+    private SiteRole role(Role role) {
+        return new SiteRole(
                 role.role(),
                 familyId(role.family()),
                 role.generic(),

@@ -30,8 +30,8 @@ import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.site.ClientService;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
-import app.unciala.server.site.SiteService.Role;
 import app.unciala.server.site.SiteService.SiteDraft;
 import app.unciala.server.storage.FileStore;
 import java.io.ByteArrayInputStream;
@@ -267,12 +267,12 @@ class LargeInventory implements ApplicationRunner {
                 List.of(domain(number)),
                 List.of(),
                 List.of(
-                        new Role(
+                        new SiteRole(
                                 TextRole.HEADINGS,
                                 ids.get(number * 9 % FAMILIES),
                                 GenericFamily.SANS_SERIF,
                                 faces.subList(0, number % 40 == 0 ? 1 : 2)),
-                        new Role(TextRole.RUNNING_TEXT, ids.get(number % POPULAR), GenericFamily.SERIF, faces)),
+                        new SiteRole(TextRole.RUNNING_TEXT, ids.get(number % POPULAR), GenericFamily.SERIF, faces)),
                 null);
     }
 

@@ -12,8 +12,8 @@ import app.unciala.server.license.Covered;
 import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
-import app.unciala.server.site.SiteService.Role;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.site.SiteService.SiteDraft;
 import jakarta.persistence.EntityManager;
@@ -115,7 +115,7 @@ public class Merging implements Reverser {
     }
 
     private Site repointed(Site site, String fromId, String toId) {
-        List<Role> roles = site.roles().stream()
+        List<SiteRole> roles = site.roles().stream()
                 .map(role -> role.familyId().equals(fromId) ? role.ofFamily(toId) : role)
                 .toList();
         return sites.update(

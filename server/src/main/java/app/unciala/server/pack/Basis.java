@@ -3,7 +3,7 @@ package app.unciala.server.pack;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.site.SiteDelivery;
-import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteRole;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -16,10 +16,7 @@ import java.util.Optional;
  * delivered; the last two are not known of packs of earlier versions.
  */
 record Basis(
-        List<String> domains,
-        List<AskedRow> asked,
-        Optional<List<SiteService.Role>> roles,
-        Optional<SiteDelivery> delivery) {
+        List<String> domains, List<AskedRow> asked, Optional<List<SiteRole>> roles, Optional<SiteDelivery> delivery) {
     /** What changed since a pack was made from this, in sentences; none when the same pack would be made again. */
     List<String> changedTo(Basis now) {
         List<String> changes = new ArrayList<>();
@@ -47,9 +44,9 @@ record Basis(
     }
 
     /** The roles without their faces, which are told one by one. */
-    private static List<SiteService.Role> settings(List<SiteService.Role> roles) {
+    private static List<SiteRole> settings(List<SiteRole> roles) {
         return roles.stream()
-                .map(role -> new SiteService.Role(
+                .map(role -> new SiteRole(
                         role.role(),
                         "",
                         role.generic(),

@@ -3,7 +3,7 @@ package app.unciala.server.pack;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.pack.PackService.Content;
 import app.unciala.server.site.SiteDelivery;
-import app.unciala.server.site.SiteService.Role;
+import app.unciala.server.site.SiteRole;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -38,7 +38,7 @@ class PackEntity {
     private @Nullable List<String> domains;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private @Nullable List<Role> roles;
+    private @Nullable List<SiteRole> roles;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable SiteDelivery delivery;

@@ -1,5 +1,7 @@
 package app.unciala.server.pack;
 
+import app.unciala.core.css.GenericFamily;
+import app.unciala.core.face.Classification;
 import app.unciala.core.face.Range;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
@@ -13,6 +15,7 @@ import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.subset.SubsetPlan;
 import app.unciala.core.font.subset.Subsetter;
+import app.unciala.core.language.LanguageCoverage;
 import app.unciala.core.language.SiteCharacters;
 import app.unciala.core.license.Act;
 import app.unciala.core.license.Basis;
@@ -22,6 +25,7 @@ import app.unciala.core.metrics.SystemFace;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
+import app.unciala.core.sentence.Sentences;
 import app.unciala.server.decision.DecisionService;
 import app.unciala.server.decision.DecisionService.Question;
 import app.unciala.server.inventory.SlotView;
@@ -46,12 +50,15 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Makes the files of a face as a site's host takes them: cut to its characters, in the formats of its browsers. */
 @Component
 class PackFaces {
+    private static final int MOST_SHOWN = 24;
+
     private final FileStore store;
     private final LetterCuts made;
     private final DecisionService decisions;
@@ -67,7 +74,7 @@ class PackFaces {
     /** The file that a face is made from. */
     record Source(String familyId, String familyName, SlotView slot, String sha256, FontFormat format) {}
 
-    /** A face with what was left undone, in sentences. */
+    /** A face with what was left undone or is lacking, in sentences. */
     record MadeFace(Face face, List<String> undone) {}
 
     /** Makes a face for a site; what was made before is taken from where it is kept. */
@@ -87,6 +94,7 @@ class PackFaces {
             }
         }
         BitSet all = characters(face);
+        delivery.languages().forEach(tag -> lacking(source, tag, all).ifPresent(undone::add));
         return new MadeFace(
                 new Face(
                         source.familyName(),
@@ -157,6 +165,19 @@ class PackFaces {
         return all;
     }
 
+    /** The characters of a language that a face does not have: text in it falls back to another family there. */
+    private static Optional<String> lacking(Source source, String tag, BitSet all) {
+        BitSet lacking = LanguageCoverage.lacking(tag, all::get);
+        if (lacking.isEmpty()) {
+            return Optional.empty();
+        }
+        String shown =
+                lacking.stream().limit(MOST_SHOWN).mapToObj(Character::toString).collect(Collectors.joining(" "));
+        return Optional.of(source.familyName() + " " + source.slot().label() + ": lacks "
+                + Sentences.count(lacking.cardinality(), "character", "characters") + " of "
+                + LanguageCoverage.name(tag) + ": " + shown + (lacking.cardinality() > MOST_SHOWN ? " …" : ""));
+    }
+
     private static int common(BitSet kept, BitSet all) {
         BitSet both = (BitSet) kept.clone();
         both.and(all);
@@ -216,9 +237,11 @@ class PackFaces {
         if (slot.slope() != Slope.UPRIGHT || !(regular || bold)) {
             return Optional.empty();
         }
+        GenericFamily generic = Classification.propose(face)
+                .map(proposal -> GenericFamily.of(proposal.classification()))
+                .orElse(GenericFamily.SANS_SERIF);
         try {
-            return Optional.of(
-                    FallbackMetrics.of(face, SystemFace.named("Arial").get(bold ? 1 : 0)));
+            return Optional.of(FallbackMetrics.of(face, SystemFace.of(generic, bold)));
         } catch (FontException e) {
             return Optional.empty();
         }

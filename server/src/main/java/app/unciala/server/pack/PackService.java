@@ -24,6 +24,7 @@ import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
 import app.unciala.server.pack.PackFaces.MadeFace;
 import app.unciala.server.pack.PackFaces.Source;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
@@ -287,7 +288,7 @@ public class PackService {
 
     private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
         List<PackRequest.Role> roles = new ArrayList<>();
-        for (SiteService.Role role : site.roles()) {
+        for (SiteRole role : site.roles()) {
             rows.stream()
                     .filter(row -> row.role() == role.role())
                     .filter(row -> faces.keySet().stream()

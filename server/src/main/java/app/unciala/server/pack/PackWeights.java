@@ -65,7 +65,7 @@ class PackWeights {
      * @param bytes as delivered, in the format that browsers take first
      * @param held the bytes of the file that is held
      * @param kept how many characters are kept, of {@code of}; null where it is not cut
-     * @param undone what its license does not allow to be done, in sentences
+     * @param undone what its license does not allow to be done, and which characters it lacks, in sentences
      */
     record FaceWeight(
             String familyId,

@@ -1,7 +1,5 @@
 package app.unciala.server.site;
 
-import app.unciala.core.css.syntax.StyleSheet;
-import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
 import app.unciala.core.language.SiteCharacters;
 import app.unciala.core.pack.Browsers;
 import app.unciala.core.pack.FileNames;
@@ -16,7 +14,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -61,9 +58,6 @@ public record SiteDelivery(
         FileNames.Rule names,
         boolean digest,
         OutputShape shape) {
-    private static final Pattern LENGTH = Pattern.compile(
-            "(normal|[+-]?(\\d+|\\d*\\.\\d+)(px|rem|em|%|vw|ch|pt)?|(clamp|calc|min|max|var)\\([^;{}<>]{1,200}\\))?");
-
     public SiteDelivery {
         languages = languages == null ? List.of() : List.copyOf(languages);
         words = Objects.requireNonNullElse(words, "");
@@ -129,32 +123,5 @@ public record SiteDelivery(
             case EXPRESSION -> "expression";
             case URL_PER_FILE -> "urls";
         };
-    }
-
-    /** A selector as it may stand before a block of a style sheet; refused when it is none. */
-    static String selector(String typed) {
-        String selector = typed.strip();
-        if (selector.isEmpty()) {
-            return "";
-        }
-        StyleSheet sheet = StyleSheet.read(selector + "{}");
-        boolean one = sheet.problems().isEmpty()
-                && sheet.rules().size() == 1
-                && sheet.rules().get(0) instanceof QualifiedRule rule
-                && rule.end() == selector.length() + 2
-                && rule.content().isEmpty()
-                && StyleSheet.atCommas(rule.prelude()).stream().noneMatch(List::isEmpty);
-        if (!one || selector.matches("(?s).*[<;@!].*")) {
-            throw Fault.invalid("roles", "“" + typed + "” is no selector; write one such as h1, .lead.");
-        }
-        return selector;
-    }
-
-    /** A size, line height or spacing as it may stand in a declaration; refused when it is none. */
-    static String length(String typed) {
-        if (!LENGTH.matcher(typed.strip()).matches()) {
-            throw Fault.invalid("roles", "“" + typed + "” is no length; write one such as 1.2rem, or 1.5.");
-        }
-        return typed.strip();
     }
 }

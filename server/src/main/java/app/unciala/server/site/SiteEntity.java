@@ -1,7 +1,6 @@
 package app.unciala.server.site;
 
 import app.unciala.server.site.SiteService.Details;
-import app.unciala.server.site.SiteService.Role;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -76,7 +75,7 @@ class SiteEntity {
     /** The families that the site's text roles are set in. */
     Set<String> familyIds() {
         Set<String> ids = new TreeSet<>();
-        details.roles().stream().map(Role::familyId).forEach(ids::add);
+        details.roles().stream().map(SiteRole::familyId).forEach(ids::add);
         return ids;
     }
 }

@@ -1,6 +1,5 @@
 package app.unciala.server.site;
 
-import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.face.Slot;
@@ -26,13 +25,11 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -76,60 +73,11 @@ public class SiteService implements Reverser {
         this.clock = clock;
     }
 
-    /** A text role set in a family; the first face is the one that plain text of the role uses. */
-    public record Role(
-            @NotNull(message = "A text role needs its name.")
-            TextRole role,
-
-            @NotBlank(message = "A text role needs a family.")
-            @Size(max = 20, message = "A family’s id has at most 20 characters.")
-            String familyId,
-
-            GenericFamily generic,
-
-            @Size(max = 200, message = "A role asks for at most 200 faces.")
-            List<@NotNull(message = "A face is a slot.") SlotView> faces,
-
-            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
-            @Size(max = 1000, message = "A selector has at most 1,000 characters.")
-            String selector,
-
-            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
-            @Size(max = 240, message = "A size has at most 240 characters.")
-            String size,
-
-            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
-            @Size(max = 240, message = "A line height has at most 240 characters.")
-            String lineHeight,
-
-            @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
-            @Size(max = 240, message = "A letter spacing has at most 240 characters.")
-            String letterSpacing) {
-        public Role {
-            generic = generic == null ? GenericFamily.SANS_SERIF : generic;
-            faces = faces == null ? List.of() : Collections.unmodifiableList(new ArrayList<>(faces));
-            selector = Objects.requireNonNullElse(selector, "");
-            size = Objects.requireNonNullElse(size, "");
-            lineHeight = Objects.requireNonNullElse(lineHeight, "");
-            letterSpacing = Objects.requireNonNullElse(letterSpacing, "");
-        }
-
-        /** A role on its usual elements, of which nothing is said but its faces. */
-        public Role(TextRole role, String familyId, GenericFamily generic, List<SlotView> faces) {
-            this(role, familyId, generic, faces, "", "", "", "");
-        }
-
-        /** The role set in another family. */
-        public Role ofFamily(String id) {
-            return new Role(role, id, generic, faces, selector, size, lineHeight, letterSpacing);
-        }
-    }
-
     /**
      * The part of a site that is kept as one: domains in ASCII form, those of them that are for staging, and roles in
      * the order of their names.
      */
-    record Details(List<String> domains, List<String> staging, List<Role> roles, SiteDelivery delivery) {
+    record Details(List<String> domains, List<String> staging, List<SiteRole> roles, SiteDelivery delivery) {
         Details {
             staging = staging == null ? List.of() : List.copyOf(staging);
             delivery = delivery == null ? SiteDelivery.usual() : delivery;
@@ -163,7 +111,7 @@ public class SiteService implements Reverser {
                     staging,
 
             @Schema(types = {"array", "null"}) @Size(max = 50, message = "A site has at most 50 roles.") @Nullable
-            List<@NotNull(message = "A role is an object.") @Valid Role> roles,
+            List<@NotNull(message = "A role is an object.") @Valid SiteRole> roles,
 
             @Schema(
                     requiredMode = Schema.RequiredMode.NOT_REQUIRED,
@@ -181,7 +129,7 @@ public class SiteService implements Reverser {
             String name,
             List<String> domains,
             List<String> staging,
-            List<Role> roles,
+            List<SiteRole> roles,
             SiteDelivery delivery,
             Map<String, String> familyNames) {
         /** The hosts on which it is seen. */
@@ -317,8 +265,8 @@ public class SiteService implements Reverser {
 
     private void edit(SiteEntity site, SiteDraft draft) {
         String clientName = clients.nameOf(draft.clientId());
-        List<Role> roles = roles(draft);
-        links.mustExist("roles", roles.stream().map(Role::familyId).toList());
+        List<SiteRole> roles = roles(draft);
+        links.mustExist("roles", roles.stream().map(SiteRole::familyId).toList());
         List<String> domains = domains("domains", draft.domains());
         List<String> staging = domains("staging", draft.staging());
         staging.stream().filter(host -> !domains.contains(host)).findFirst().ifPresent(host -> {
@@ -345,26 +293,14 @@ public class SiteService implements Reverser {
         links.ofSite(site.id(), site.familyIds());
     }
 
-    private static List<Role> roles(SiteDraft draft) {
+    private static List<SiteRole> roles(SiteDraft draft) {
         Set<TextRole> seen = EnumSet.noneOf(TextRole.class);
-        List<Role> checked = new ArrayList<>();
-        for (Role role : draft.roles() == null ? List.<Role>of() : draft.roles()) {
+        List<SiteRole> checked = new ArrayList<>();
+        for (SiteRole role : draft.roles() == null ? List.<SiteRole>of() : draft.roles()) {
             if (!seen.add(role.role())) {
                 throw Fault.invalid("roles", "The role “" + role.role().label() + "” is set twice.");
             }
-            List<SlotView> faces = role.faces().stream()
-                    .map(face -> SlotView.of(face.toSlot()))
-                    .distinct()
-                    .toList();
-            checked.add(new Role(
-                    role.role(),
-                    role.familyId(),
-                    role.generic(),
-                    faces,
-                    SiteDelivery.selector(role.selector()),
-                    SiteDelivery.length(role.size()),
-                    SiteDelivery.length(role.lineHeight()),
-                    SiteDelivery.length(role.letterSpacing())));
+            checked.add(role.checked());
         }
         checked.sort((a, b) -> a.role().compareTo(b.role()));
         return checked;

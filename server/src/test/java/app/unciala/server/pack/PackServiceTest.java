@@ -30,8 +30,8 @@ import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.pack.PackService.PackView;
 import app.unciala.server.site.SiteDelivery;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
-import app.unciala.server.site.SiteService.Role;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.storage.LetterCuts;
@@ -83,7 +83,7 @@ class PackServiceTest {
 
     @BeforeEach
     void prepare() {
-        Role role = new Role(TextRole.RUNNING_TEXT, "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
+        SiteRole role = new SiteRole(TextRole.RUNNING_TEXT, "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
         when(sites.get("s"))
                 .thenReturn(new Site(
                         "s",
