@@ -19,6 +19,7 @@ class PageController {
         "/history/**",
         "/settings/**",
         "/people/**",
+        "/proof/**",
         "/join/**"
     })
     String page() {

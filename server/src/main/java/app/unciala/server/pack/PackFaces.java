@@ -171,8 +171,11 @@ class PackFaces {
         if (lacking.isEmpty()) {
             return Optional.empty();
         }
-        String shown =
-                lacking.stream().limit(MOST_SHOWN).mapToObj(Character::toString).collect(Collectors.joining(" "));
+        String shown = lacking.stream()
+                .filter(Character::isLetterOrDigit)
+                .limit(MOST_SHOWN)
+                .mapToObj(Character::toString)
+                .collect(Collectors.joining(" "));
         return Optional.of(source.familyName() + " " + source.slot().label() + ": lacks "
                 + Sentences.count(lacking.cardinality(), "character", "characters") + " of "
                 + LanguageCoverage.name(tag) + ": " + shown + (lacking.cardinality() > MOST_SHOWN ? " …" : ""));
