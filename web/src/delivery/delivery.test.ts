@@ -17,20 +17,20 @@ const usual = usualDelivery;
 
 describe("how a host takes fonts", () => {
   it.each<[Partial<Delivery>, string]>([
-    [{}, 'src: url("fonts/sohne-bold-1f0c22aa.woff2") format("woff2");'],
-    [{ folder: "./assets/" }, 'src: url("assets/sohne-bold-1f0c22aa.woff2") format("woff2");'],
-    [{ kind: "FLAT", digest: false }, 'src: url("sohne-bold.woff2") format("woff2");'],
+    [{}, 'src: url("fonts/tarnow-bold-1f0c22aa.woff2") format("woff2");'],
+    [{ folder: "./assets/" }, 'src: url("assets/tarnow-bold-1f0c22aa.woff2") format("woff2");'],
+    [{ kind: "FLAT", digest: false }, 'src: url("tarnow-bold.woff2") format("woff2");'],
     [
       { kind: "BASE_URL", base: "https://cdn.example/f/" },
-      'src: url("https://cdn.example/f/sohne-bold-1f0c22aa.woff2") format("woff2");',
+      'src: url("https://cdn.example/f/tarnow-bold-1f0c22aa.woff2") format("woff2");',
     ],
     [
       { kind: "EXPRESSION", expression: "{{ asset '{file}' }}", digest: false },
-      'src: url("{{ asset \'sohne-bold.woff2\' }}") format("woff2");',
+      'src: url("{{ asset \'tarnow-bold.woff2\' }}") format("woff2");',
     ],
     [
       { kind: "EXPRESSION", expression: '<%= asset "{file}" %>', digest: false },
-      'src: url(\'<%= asset "sohne-bold.woff2" %>\') format("woff2");',
+      'src: url(\'<%= asset "tarnow-bold.woff2" %>\') format("woff2");',
     ],
     [{ kind: "INLINE" }, 'src: url("data:font/woff2;base64,d09GMgABAAA…") format("woff2");'],
     [
@@ -48,18 +48,18 @@ describe("how a host takes fonts", () => {
   });
 
   it("names files as the rule says", () => {
-    expect(sampleName({ names: "KEEP", digest: false })).toBe("Söhne-Bold.woff2");
-    expect(sampleName({ names: "LETTERS_AND_DIGITS", digest: true })).toBe("sohnebold1f0c22aa.woff2");
+    expect(sampleName({ names: "KEEP", digest: false })).toBe("Tärnow-Bold.woff2");
+    expect(sampleName({ names: "LETTERS_AND_DIGITS", digest: true })).toBe("tarnowbold1f0c22aa.woff2");
   });
 
   it("shows the files of a pack", () => {
     expect(treeOf({ ...usual, shape: "DESIGN_TOKENS" }).slice(0, 3)).toEqual([
-      "fonts/sohne-bold-1f0c22aa.woff2",
+      "fonts/tarnow-bold-1f0c22aa.woff2",
       "type.tokens.json",
       "type.css",
     ]);
-    expect(treeOf({ ...usual, folder: "../assets" })[0]).toBe("fonts/sohne-bold-1f0c22aa.woff2");
-    expect(treeOf({ ...usual, kind: "FLAT" })[0]).toBe("sohne-bold-1f0c22aa.woff2");
+    expect(treeOf({ ...usual, folder: "../assets" })[0]).toBe("fonts/tarnow-bold-1f0c22aa.woff2");
+    expect(treeOf({ ...usual, kind: "FLAT" })[0]).toBe("tarnow-bold-1f0c22aa.woff2");
   });
 
   it("reads languages by tag and by name", () => {

@@ -25,7 +25,7 @@ export function languageIn(typed: string): string {
 
 /** A sample file as the rule names it, and with a part of its digest where that is wanted. */
 export function sampleName({ names, digest }: Pick<Delivery, "names" | "digest">): string {
-  const stem = { KEEP: "Söhne-Bold", HYPHENS: "sohne-bold", LETTERS_AND_DIGITS: "sohnebold" }[names];
+  const stem = { KEEP: "Tärnow-Bold", HYPHENS: "tarnow-bold", LETTERS_AND_DIGITS: "tarnowbold" }[names];
   const gap = names === "LETTERS_AND_DIGITS" ? "" : "-";
   return `${stem}${digest ? `${gap}1f0c22aa` : ""}.woff2`;
 }

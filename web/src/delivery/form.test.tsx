@@ -26,13 +26,13 @@ describe("how a site's fonts are delivered", () => {
     const state = recorded();
     const { user } = await open("/sites/s1/delivery", "Fernway");
     const preview = screen.getByRole("group", { name: "What comes out" });
-    expect(preview).toHaveTextContent('url("fonts/sohne-bold-1f0c22aa.woff2")');
+    expect(preview).toHaveTextContent('url("fonts/tarnow-bold-1f0c22aa.woff2")');
     await user.click(screen.getByRole("combobox", { name: "Where files go" }));
     await user.click(screen.getByRole("option", { name: /^by an expression/ }));
     expect(preview).toHaveTextContent("This cannot work yet.");
     await user.click(screen.getByLabelText(/^Expression/));
     await user.paste("{{ asset '{file}' }}");
-    expect(preview).toHaveTextContent("url(\"{{ asset 'sohne-bold-1f0c22aa.woff2' }}\")");
+    expect(preview).toHaveTextContent("url(\"{{ asset 'tarnow-bold-1f0c22aa.woff2' }}\")");
     await user.type(screen.getByRole("combobox", { name: "Languages" }), "Polish{Enter}");
     await user.type(screen.getByLabelText("Budget, kB"), "60");
     await user.click(screen.getByRole("button", { name: "Save the delivery" }));

@@ -1,6 +1,7 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.face.StyleNames;
 import app.unciala.core.face.StyleNames.Said;
@@ -18,15 +19,17 @@ import java.util.stream.Stream;
 final class FaceFindings {
     private final FontSheet fonts;
     private final StyleSheet sheet;
+    private final Reference reference;
     private final List<Finding> found = new ArrayList<>();
 
-    private FaceFindings(FontSheet fonts) {
+    private FaceFindings(FontSheet fonts, Reference reference) {
         this.fonts = fonts;
+        this.reference = reference;
         sheet = fonts.sheet();
     }
 
-    static Stream<Finding> find(FontSheet fonts) {
-        FaceFindings findings = new FaceFindings(fonts);
+    static Stream<Finding> find(FontSheet fonts, Reference reference) {
+        FaceFindings findings = new FaceFindings(fonts, reference);
         fonts.faces().forEach(findings::descriptors);
         findings.repeated();
         findings.familiesPerWeight();
@@ -51,6 +54,7 @@ final class FaceFindings {
         face.sources().stream()
                 .flatMap(source -> source.fileName().stream())
                 .findFirst()
+                .filter(name -> FileFindings.known(reference, name).isEmpty())
                 .flatMap(name -> WordsOfStyle.divide(name.replaceAll("\\.[^.]*$", "")))
                 .ifPresent(divided -> saidByFileName(face, divided.style()));
     }
@@ -58,24 +62,36 @@ final class FaceFindings {
     /** A file called bold that is declared as nothing in particular is declared as regular. */
     private void saidByFileName(DeclaredFace face, Said said) {
         said.weight()
-                .filter(weight ->
-                        weight != 400 && face.rule().declaration("font-weight").isEmpty())
-                .ifPresent(weight -> found.add(missing(
-                                face,
-                                "The file’s name says " + StyleNames.weightName(weight)
-                                        + "; without font-weight it is declared as regular.")
-                        .fixedBy(
-                                "font-weight: " + weight,
-                                Corrections.add(sheet, face.rule(), "font-weight: " + weight))));
+                .filter(weight -> weight != 400 && !face.slot().weight().contains(weight))
+                .ifPresent(weight -> found.add(saidOtherwise(
+                        face,
+                        "font-weight",
+                        FindingKind.WEIGHT_MISMATCH,
+                        StyleNames.weightName(weight),
+                        face.slot().weight().toString(),
+                        String.valueOf(weight))));
         said.slope()
-                .filter(slope -> face.rule().declaration("font-style").isEmpty())
-                .ifPresent(slope -> found.add(missing(
-                                face,
-                                "The file’s name says " + slope.key()
-                                        + "; without font-style it is declared as upright.")
-                        .fixedBy(
-                                "font-style: " + slope.css(),
-                                Corrections.add(sheet, face.rule(), "font-style: " + slope.css()))));
+                .filter(slope -> face.slot().slope() == Slope.UPRIGHT)
+                .ifPresent(slope -> found.add(saidOtherwise(
+                        face, "font-style", FindingKind.STYLE_MISMATCH, slope.key(), "upright", slope.css())));
+    }
+
+    private Finding saidOtherwise(
+            DeclaredFace face, String descriptor, FindingKind mismatch, String said, String declared, String value) {
+        String fix = descriptor + ": " + value;
+        Edit edit = Corrections.set(sheet, face.rule(), descriptor, value);
+        return face.rule()
+                .declaration(descriptor)
+                .map(declaration -> Finding.at(
+                        sheet,
+                        declaration.start(),
+                        mismatch,
+                        "The file’s name says " + said + ", and it is declared as " + declared + "."))
+                .orElseGet(() -> missing(
+                        face,
+                        "The file’s name says " + said + "; without " + descriptor + " it is declared as " + declared
+                                + "."))
+                .fixedBy(fix, edit);
     }
 
     private Finding missing(DeclaredFace face, String message) {

@@ -188,7 +188,9 @@ final class NameFindings {
                 .filter(file -> Names.plain(file.family()).equals(Names.plain(first.text())))
                 .flatMap(file -> file.generic().stream())
                 .findFirst();
-        return ofFile.or(() -> Optional.ofNullable(elsewhere.get(first.key()))).orElseGet(() -> guess(first.key()));
+        return ofFile.or(() -> said(first.key()))
+                .or(() -> Optional.ofNullable(elsewhere.get(first.key())))
+                .orElse(GenericFamily.SANS_SERIF);
     }
 
     /** The generic families that rules give a family, by its key; of several the first. */
@@ -207,11 +209,16 @@ final class NameFindings {
         return generics;
     }
 
-    private static GenericFamily guess(String name) {
+    /** What the name itself says of its kind. */
+    private static Optional<GenericFamily> said(String name) {
         if (name.matches(".*\\b(mono|code|courier|console|typewriter)\\w*.*")) {
-            return GenericFamily.MONOSPACE;
+            return Optional.of(GenericFamily.MONOSPACE);
         }
-        boolean serif = name.matches(".*\\b(serif|slab|roman|antiqua|garamond|times|georgia)\\b.*");
-        return serif && !name.contains("sans") ? GenericFamily.SERIF : GenericFamily.SANS_SERIF;
+        if (name.contains("sans")) {
+            return Optional.of(GenericFamily.SANS_SERIF);
+        }
+        return name.matches(".*\\b(serif|slab|roman|antiqua|garamond|times|georgia)\\b.*")
+                ? Optional.of(GenericFamily.SERIF)
+                : Optional.empty();
     }
 }

@@ -93,8 +93,6 @@ final class Names {
             "ubuntu",
             "ubuntu mono",
             "cantarell",
-            "fira sans",
-            "open sans",
             "dejavu sans",
             "dejavu sans mono",
             "dejavu serif",

@@ -69,7 +69,7 @@ public final class ProofReader {
                         SyntaxFindings.find(fonts),
                         TypographicQuotes.find(fonts),
                         NameFindings.find(fonts, reference),
-                        FaceFindings.find(fonts),
+                        FaceFindings.find(fonts, reference),
                         Asked.find(fonts),
                         SourceFindings.find(fonts, reference),
                         UrlFindings.find(fonts, reference),

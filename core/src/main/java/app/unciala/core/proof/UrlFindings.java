@@ -160,10 +160,22 @@ final class UrlFindings {
                     "A style sheet comes from " + host(url).orElse("")
                             + ", which learns the address of every visitor, and hides that an own copy fails.");
             found.add(
-                    fonts.faces().isEmpty()
+                    fonts.faces().isEmpty() || needsMore()
                             ? finding
                             : finding.fixedBy("Take out the import", Corrections.remove(sheet, rule)));
         }
+    }
+
+    /** Whether a rule leads with a family that is not declared here, and so may come with what is imported. */
+    private boolean needsMore() {
+        return fonts.uses().stream()
+                .flatMap(use -> use.families().stream().limit(1))
+                .anyMatch(name -> !name.isSystem()
+                        && !name.unknown()
+                        && !name.isCssWide()
+                        && fonts.declaredFamilies().stream()
+                                .noneMatch(
+                                        family -> Names.distance(Names.plain(family), Names.plain(name.text())) <= 2));
     }
 
     /** CSS Cascade 5, section 2: an import that stands after another rule is passed over. */

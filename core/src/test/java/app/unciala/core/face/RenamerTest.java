@@ -40,8 +40,8 @@ class RenamerTest {
     void everyNameThatCarriesTheFamilyCarriesTheNewOne(Path path, @TempDir Path folder) throws Exception {
         Sfnt face = FontReader.read(RealFonts.bytes(path)).faces().get(0);
         FaceIdentity before = FaceIdentifier.identify(face);
-        Sfnt renamed = Renamer.rename(face, "Müller & Söhne Text");
-        assertThat(FaceIdentifier.identify(renamed).family()).isEqualTo("Müller & Söhne Text");
+        Sfnt renamed = Renamer.rename(face, "Müller & Tärnow Text");
+        assertThat(FaceIdentifier.identify(renamed).family()).isEqualTo("Müller & Tärnow Text");
         assertThat(FaceIdentifier.identify(renamed).subfamily()).isEqualTo(before.subfamily());
         assertThat(FaceIdentifier.identify(renamed).slot()).isEqualTo(before.slot());
         NameTable names = NameTable.read(renamed);
@@ -59,7 +59,7 @@ class RenamerTest {
         assertThat(names.best(NameTable.POSTSCRIPT_NAME).orElseThrow()).matches("MllerShneText(-[A-Za-z0-9]+)?");
         assertThat(drawing(renamed)).isEqualTo(drawing(face));
         Path file = Files.write(folder.resolve("renamed"), FontWriter.write(renamed, renamed.bareFormat()));
-        assertThat(Tool.run("fc-scan", "--format", "%{family}\\n", file)).startsWith("Müller & Söhne Text");
+        assertThat(Tool.run("fc-scan", "--format", "%{family}\\n", file)).startsWith("Müller & Tärnow Text");
     }
 
     @Test

@@ -171,6 +171,18 @@ class ProofReaderTest {
                         ""),
                 broken(FindingKind.MISSING_DESCRIPTOR, "¦@font-face { src: url(a.woff2); font-display: swap }\n", ""),
                 broken(
+                        FindingKind.WEIGHT_MISMATCH,
+                        FACE
+                                + FACE.replace("harrow.", "harrow-bold.")
+                                        .replace("font-weight: 400", "¦font-weight: 400")
+                                + TEXT,
+                        "font-weight: 700"),
+                broken(
+                        FindingKind.NO_GENERIC,
+                        FACE.replace("\"Harrow\"", "\"Harrow Sans\"")
+                                + "p { font-family: ¦\"Harrow Sans\" }\nq { font-family: \"Harrow Sans\", serif }",
+                        "p { font-family: \"Harrow Sans\", sans-serif }"),
+                broken(
                         FindingKind.WRONG_FORMAT_HINT,
                         FACE.replace("\"woff2\"", "¦\"woff\"") + TEXT,
                         "format(\"woff2\")"),
@@ -393,6 +405,26 @@ class ProofReaderTest {
 
         assertEquals(List.of(), ProofReader.read(fixed, SERVED).findings(), fixed);
         assertTrue(fixed.contains("h1 { font-family: \"Harrow\", sans-serif"), fixed);
+    }
+
+    @Test
+    void aFaceIsNotTakenOutForAnotherThatIsDeclaredWrongly() {
+        String css = FACE + FACE.replace("harrow.", "harrow-bold.") + TEXT;
+
+        String fixed = ProofReader.read(css, Reference.none()).fixed();
+
+        assertEquals(FACE + BOLD + TEXT, fixed);
+    }
+
+    @Test
+    void anImportThatARuleMayNeedIsLeftToPeople() {
+        String css = "@import \"https://fonts.vendor.example/css?family=Tern\";\n" + FACE + TEXT
+                + "h2 { font: 400 1em Tern, serif }";
+
+        Finding finding = ProofReader.read(css, Reference.none()).findings().get(0);
+
+        assertEquals(FindingKind.THIRD_PARTY, finding.kind());
+        assertEquals(Optional.empty(), finding.fix());
     }
 
     @Test
