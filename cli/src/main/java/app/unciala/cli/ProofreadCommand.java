@@ -1,6 +1,7 @@
 package app.unciala.cli;
 
 import app.unciala.core.css.GenericFamily;
+import app.unciala.core.css.syntax.StyleSheetBytes;
 import app.unciala.core.face.Classification;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontException;
@@ -64,7 +65,7 @@ final class ProofreadCommand implements Callable<Integer> {
         if (fix != (out != null)) {
             throw new ParameterException(spec.commandLine(), "--fix needs -o OUT, and -o OUT needs --fix");
         }
-        String css = Files.readString(file);
+        String css = StyleSheetBytes.decode(Files.readAllBytes(file));
         Proof proof = ProofReader.read(css, Reference.served(address(), known()));
         PrintWriter printed = spec.commandLine().getOut();
         proof.findings().forEach(finding -> printed.println(line(finding)));
