@@ -20,14 +20,13 @@ const generics = Object.entries(genericWords) as [Role["generic"], string][];
 export function RoleEditor({ role, family, onChange, onRemove }: Props) {
   const name = roleWords[role.role];
   const client = useQueryClient();
-  /** Another family has no face chosen yet, and the generic family of its own kind behind it. */
-  const onFamily = (id: string) => {
-    const chosen = { ...role, familyId: id, faces: [] };
-    onChange(chosen);
-    void client
+  /** Another family has no face chosen yet, and the generic family of its own kind behind it: set in one change. */
+  const onFamily = async (id: string) => {
+    const read = await client
       .fetchQuery(asking("/api/families/{id}", { path: { id } }))
-      .then((read) => onChange({ ...chosen, generic: genericOf(read.classification, role.generic) }))
       .catch(() => undefined);
+    const generic = read ? genericOf(read.classification, role.generic) : role.generic;
+    onChange({ ...role, familyId: id, faces: [], generic });
   };
   const asks: Ask[] = role.faces.map((slot) => ({ slot, by: ["this site"] }));
   return (
@@ -39,7 +38,7 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
           label={`${name}: family`}
           placeholder={words.chooseFamily}
           chosen={family ? { id: family.id, name: family.name } : null}
-          onChange={(chosen) => onFamily(chosen.id)}
+          onChange={(chosen) => void onFamily(chosen.id)}
         />
         <span className="quiet">{words.then}</span>
         <Choice

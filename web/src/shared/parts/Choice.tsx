@@ -26,7 +26,7 @@ export function Choice<V extends string>(props: Props<V>) {
       label={hideLabel ? undefined : label}
       value={shown}
       disabled={props.disabled}
-      sx={props.width ? { minWidth: props.width } : undefined}
+      sx={props.width ? { minWidth: `min(${props.width}px, 100%)`, maxWidth: "100%" } : undefined}
       slotProps={{
         htmlInput: hideLabel ? { "aria-label": label } : {},
         select: { displayEmpty: hideLabel },
