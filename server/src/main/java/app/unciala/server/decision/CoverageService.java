@@ -285,17 +285,16 @@ public class CoverageService {
                 .list();
         List<String> page = new ArrayList<>(
                 troubled.subList(Math.min(offset, troubled.size()), Math.min(offset + limit, troubled.size())));
-        if (page.size() < limit) {
-            page.addAll(ids(
-                            "select t.id from " + table + " t where " + conditions
-                                    + " and not exists (select 1 from flag f where f." + table + "_id = t.id and "
-                                    + STOPS + ") order by t.name, t.id limit :limit offset :offset",
-                            question)
-                    .param("limit", limit - page.size())
-                    .param("offset", Math.max(0, offset - troubled.size()))
-                    .query(String.class)
-                    .list());
-        }
+        // Asked even when the page is full: a list takes the same statements whatever it holds.
+        page.addAll(ids(
+                        "select t.id from " + table + " t where " + conditions
+                                + " and not exists (select 1 from flag f where f." + table + "_id = t.id and "
+                                + STOPS + ") order by t.name, t.id limit :limit offset :offset",
+                        question)
+                .param("limit", limit - page.size())
+                .param("offset", Math.max(0, offset - troubled.size()))
+                .query(String.class)
+                .list());
         return page;
     }
 
