@@ -43,7 +43,7 @@ class StatementsTest {
                 "/api/licenses/" + license,
                 "/api/licenses/" + license + "/standing",
                 "/api/due",
-                "/api/coverage?limit=2&siteLimit=2",
+                "/api/coverage?limit=50&siteLimit=50",
                 "/api/coverage/size",
                 "/api/coverage/" + family + "/" + site,
                 "/api/sites/" + site + "/page-views",
