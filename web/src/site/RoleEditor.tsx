@@ -22,8 +22,11 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
   const client = useQueryClient();
   /** Another family has no face chosen yet, and the generic family of its own kind behind it: set in one change. */
   const onFamily = async (id: string) => {
+    if (id === role.familyId) {
+      return;
+    }
     const read = await client
-      .fetchQuery(asking("/api/families/{id}", { path: { id } }))
+      .ensureQueryData(asking("/api/families/{id}", { path: { id } }))
       .catch(() => undefined);
     const generic = read ? genericOf(read.classification, role.generic) : role.generic;
     onChange({ ...role, familyId: id, faces: [], generic });
