@@ -1,15 +1,13 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { useQueryClient } from "@tanstack/react-query";
-import { asking } from "../shared/api/queries";
 import type { Family, Role } from "../shared/api/types";
 import { SlotGrid } from "../shared/font/SlotGrid";
 import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
 import { Choice } from "../shared/parts/Choice";
 import { OneFamilyChoice } from "../shared/parts/RecordChoice";
 import { RoleSetting } from "./RoleSetting";
-import { fakedIn, genericOf } from "./roles";
+import { fakedIn } from "./roles";
 import { fakedInWords, genericWords, roleWords, words } from "./words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
@@ -19,18 +17,6 @@ const generics = Object.entries(genericWords) as [Role["generic"], string][];
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
 export function RoleEditor({ role, family, onChange, onRemove }: Props) {
   const name = roleWords[role.role];
-  const client = useQueryClient();
-  /** Another family has no face chosen yet, and the generic family of its own kind behind it: set in one change. */
-  const onFamily = async (id: string) => {
-    if (id === role.familyId) {
-      return;
-    }
-    const read = await client
-      .ensureQueryData(asking("/api/families/{id}", { path: { id } }))
-      .catch(() => undefined);
-    const generic = read ? genericOf(read.classification, role.generic) : role.generic;
-    onChange({ ...role, familyId: id, faces: [], generic });
-  };
   const asks: Ask[] = role.faces.map((slot) => ({ slot, by: ["this site"] }));
   return (
     <div className="role">
@@ -41,7 +27,7 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
           label={`${name}: family`}
           placeholder={words.chooseFamily}
           chosen={family ? { id: family.id, name: family.name } : null}
-          onChange={(chosen) => void onFamily(chosen.id)}
+          onChange={(chosen) => onChange({ ...role, familyId: chosen.id, faces: [] })}
         />
         <span className="quiet">{words.then}</span>
         <Choice

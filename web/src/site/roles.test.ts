@@ -3,7 +3,7 @@ import { staticSlot } from "../shared/font/slots";
 import type { Family, HeldFile, Role } from "../shared/api/types";
 import { role as roleIn } from "../testing/samples";
 import { domainsIn } from "../shared/parts/domains";
-import { byRole, fakedIn, genericOf, inOrder, roleInWords, undoneOf, weigh } from "./roles";
+import { byRole, fakedIn, inOrder, roleInWords, undoneOf, weigh } from "./roles";
 import { settingInWords, weightInWords } from "./words";
 
 const regular = staticSlot(400, "upright");
@@ -89,13 +89,6 @@ describe("a site", () => {
     const variable = { ...staticSlot(100, "upright"), weightMax: 900 };
     expect(fakedIn(roleIn("RUNNING_TEXT", "f1", [variable]))).toEqual(["italic"]);
     expect(fakedIn(roleIn("RUNNING_TEXT", "f1", []))).toEqual([]);
-  });
-
-  it("ends a stack in the generic family of its kind", () => {
-    expect(genericOf("SERIF", "SANS_SERIF")).toBe("SERIF");
-    expect(genericOf("MONOSPACED", "SANS_SERIF")).toBe("MONOSPACE");
-    expect(genericOf("HANDWRITING", "SERIF")).toBe("CURSIVE");
-    expect(genericOf("", "SERIF")).toBe("SERIF");
   });
 
   it("says what a role's rule says besides its face", () => {

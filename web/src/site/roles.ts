@@ -68,18 +68,6 @@ export function fakedIn({ role, faces: [plain, ...others] }: Role): string[] {
   return faked;
 }
 
-/** The generic family that can stand in for a family, by its classification; as it was where that is not known. */
-export function genericOf(classification: Family["classification"], was: Role["generic"]): Role["generic"] {
-  const generics: Record<string, Role["generic"]> = {
-    SERIF: "SERIF",
-    SANS_SERIF: "SANS_SERIF",
-    DISPLAY: "SANS_SERIF",
-    MONOSPACED: "MONOSPACE",
-    HANDWRITING: "CURSIVE",
-  };
-  return generics[classification] ?? was;
-}
-
 /** A role as its change is told: its family and faces. */
 export function roleInWords(role: Role | null, families: Family[]): string {
   if (!role) {
