@@ -20,7 +20,7 @@ final class Instructions {
 
     private Instructions() {}
 
-    static List<Step> of(PackRequest request, DeliveredFiles files, String output) {
+    static List<Step> of(PackRequest request, DeliveredFiles files, TypeRules rules, String output) {
         List<Step> steps = new ArrayList<>();
         Placement placement = request.placement();
         List<String> names = files.all().stream().map(Delivered::name).toList();
@@ -70,7 +70,7 @@ final class Instructions {
                         new Step("So that what is seen first is there early, put this before the style sheet.", link)));
         steps.add(new Step(
                 "Open a page of the site and run this in the console of the browser: it says true when the fonts are there.",
-                seen(request)));
+                seen(request, rules)));
         return steps;
     }
 
@@ -91,8 +91,7 @@ final class Instructions {
                         + file.format().mediaType() + "\" crossorigin>");
     }
 
-    private static String seen(PackRequest request) {
-        TypeRules rules = new TypeRules(request, new DeliveredFiles(request));
+    private static String seen(PackRequest request, TypeRules rules) {
         String checks = request.roles().stream()
                 .map(role -> "document.fonts.load("
                         + script(role.slot().slope().css() + " " + TypeRules.weight(role) + " 1em "

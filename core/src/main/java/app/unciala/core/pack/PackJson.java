@@ -5,6 +5,7 @@ import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Role;
 import com.google.common.hash.Hashing;
 import java.io.StringWriter;
+import java.util.Arrays;
 import java.util.function.Consumer;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
@@ -70,7 +71,7 @@ final class PackJson {
                 strings(
                         json,
                         "$value",
-                        java.util.Arrays.stream(rules.stack(role).split(", (?=[\"a-z])"))
+                        Arrays.stream(rules.stack(role).split(", (?=[\"a-z])"))
                                 .map(name -> name.replaceAll("^\"|\"$", "").replace("\\\"", "\""))
                                 .toList());
                 json.writeEndObject();

@@ -53,8 +53,8 @@ public final class PackWriter {
             entries.add(text("type.css", css));
         }
         entries.add(text("specimen.html", SpecimenPage.write(request, files, rules)));
-        entries.add(
-                text("instructions.html", InstructionsPage.write(request, Instructions.of(request, files, output))));
+        entries.add(text(
+                "instructions.html", InstructionsPage.write(request, Instructions.of(request, files, rules, output))));
         entries.add(text("LICENSES.txt", licenses()));
         notices().forEach(notice -> entries.add(text("licenses/" + notice.name(), notice.text())));
         entries.add(text("manifest.json", PackJson.manifest(request, files)));

@@ -14,6 +14,7 @@ import java.util.Base64;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -51,9 +52,8 @@ final class TypeRules {
                     .map(file -> new Source(
                             url(file), file.format(), request.placement().kind() == Placement.Kind.EXPRESSION))
                     .toList();
-            rules.add(new FontFaceRule(
-                            name(face.family()), face.slot(), sources, face.slant(), java.util.Optional.empty())
-                    .css());
+            rules.add(
+                    new FontFaceRule(name(face.family()), face.slot(), sources, face.slant(), Optional.empty()).css());
         }
         for (Face face : request.faces()) {
             face.stand().ifPresent(stand -> rules.add(stand.css(name(face.family()) + FALLBACK)));

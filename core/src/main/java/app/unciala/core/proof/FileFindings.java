@@ -9,7 +9,9 @@ import app.unciala.core.proof.Names.Name;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -87,13 +89,13 @@ final class FileFindings {
         if (dot < 1) {
             return Optional.empty();
         }
-        String extension = name.substring(dot).toLowerCase(java.util.Locale.ROOT);
+        String extension = name.substring(dot).toLowerCase(Locale.ROOT);
         String plain = Names.plain(name);
         return files.stream()
                 .map(KnownFile::name)
-                .filter(file -> file.toLowerCase(java.util.Locale.ROOT).endsWith(extension))
+                .filter(file -> file.toLowerCase(Locale.ROOT).endsWith(extension))
                 .filter(file -> Names.distance(Names.plain(file), plain) <= 1)
-                .min(java.util.Comparator.comparingInt(file -> Names.distance(Names.plain(file), plain)));
+                .min(Comparator.comparingInt(file -> Names.distance(Names.plain(file), plain)));
     }
 
     private void weight(DeclaredFace face, KnownFile file) {

@@ -4,7 +4,6 @@ import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.AtRule;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
 import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
-import app.unciala.core.css.syntax.StyleSheet.Rule;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
 import app.unciala.core.proof.Names.Name;
@@ -41,11 +40,11 @@ final class FontSheet {
                     })
                     .add(face));
         }
-        sheet.allRules()
+        sheet.allRules().stream()
                 .flatMap(rule -> rule.declarations().stream())
                 .filter(Declaration::isCustomProperty)
                 .forEach(declaration -> properties.put(declaration.name(), declaration));
-        sheet.allRules()
+        sheet.allRules().stream()
                 .filter(QualifiedRule.class::isInstance)
                 .map(QualifiedRule.class::cast)
                 .forEach(this::readUses);
@@ -71,7 +70,7 @@ final class FontSheet {
     }
 
     Stream<AtRule> rulesNamed(String name) {
-        return sheet.allRules()
+        return sheet.allRules().stream()
                 .filter(AtRule.class::isInstance)
                 .map(AtRule.class::cast)
                 .filter(rule -> rule.name().equals(name));
@@ -108,10 +107,10 @@ final class FontSheet {
         }
     }
 
-    private FontUse use(Rule rule, Declaration declaration, List<Token> families, List<Token> before) {
+    private FontUse use(QualifiedRule rule, Declaration declaration, List<Token> families, List<Token> before) {
         List<Name> names = new ArrayList<>();
         readNames(families, names, new HashSet<>());
-        return FontUse.of(sheet, (QualifiedRule) rule, declaration, names, before);
+        return FontUse.of(sheet, rule, declaration, names, before);
     }
 
     /** The names of a list of families; {@code var()} is replaced by what the property is set to last, if it is here. */

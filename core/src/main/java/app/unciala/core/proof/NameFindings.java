@@ -31,8 +31,7 @@ final class NameFindings {
     private NameFindings(FontSheet fonts, Reference reference) {
         this.fonts = fonts;
         this.reference = reference;
-        ofIcons = fonts.sheet()
-                        .allRules()
+        ofIcons = fonts.sheet().allRules().stream()
                         .filter(QualifiedRule.class::isInstance)
                         .filter(rule -> rule.declaration("content").isPresent())
                         .count()

@@ -4,6 +4,7 @@ import app.unciala.core.css.CssText;
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
+import app.unciala.core.search.WrongLetters;
 import java.text.Normalizer;
 import java.util.Arrays;
 import java.util.List;
@@ -229,25 +230,8 @@ final class Names {
                 .replaceAll("[^\\p{L}\\p{Nd}]", "");
     }
 
-    /** How many letters have to be changed, added or dropped to come from one to the other, counted up to 3. */
+    /** How many letters are wrong between two names, counted up to 3. */
     static int distance(String a, String b) {
-        if (Math.abs(a.length() - b.length()) > 2) {
-            return 3;
-        }
-        int[] row = new int[b.length() + 1];
-        for (int j = 0; j <= b.length(); j++) {
-            row[j] = j;
-        }
-        for (int i = 1; i <= a.length(); i++) {
-            int diagonal = row[0];
-            row[0] = i;
-            for (int j = 1; j <= b.length(); j++) {
-                int above = row[j];
-                int changed = diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
-                row[j] = Math.min(changed, Math.min(above, row[j - 1]) + 1);
-                diagonal = above;
-            }
-        }
-        return Math.min(3, row[b.length()]);
+        return WrongLetters.between(a, b, 2);
     }
 }

@@ -15,8 +15,9 @@ final class SyntaxFindings {
 
     static Stream<Finding> find(FontSheet fonts) {
         StyleSheet sheet = fonts.sheet();
-        Stream<Declaration> declarations =
-                sheet.allRules().flatMap(rule -> rule.declarations().stream()).filter(one -> !one.isCustomProperty());
+        Stream<Declaration> declarations = sheet.allRules().stream()
+                .flatMap(rule -> rule.declarations().stream())
+                .filter(one -> !one.isCustomProperty());
         return Stream.of(
                         sheet.problems().stream()
                                 .filter(problem -> !isHackForOldBrowsers(sheet, problem))

@@ -32,7 +32,7 @@ final class TypographicQuotes {
     static Stream<Finding> find(FontSheet fonts) {
         StyleSheet sheet = fonts.sheet();
         return Stream.concat(
-                sheet.allRules()
+                sheet.allRules().stream()
                         .flatMap(rule -> rule.declarations().stream())
                         .map(Declaration::value)
                         .flatMap(value -> find(sheet, value)),

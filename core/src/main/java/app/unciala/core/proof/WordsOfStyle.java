@@ -2,6 +2,7 @@ package app.unciala.core.proof;
 
 import app.unciala.core.face.StyleNames;
 import app.unciala.core.face.StyleNames.Said;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -41,7 +42,7 @@ final class WordsOfStyle {
         if (first == 0 || first == words.length) {
             return Optional.empty();
         }
-        String style = String.join(" ", java.util.Arrays.copyOfRange(words, first, words.length));
+        String style = String.join(" ", Arrays.copyOfRange(words, first, words.length));
         String family = spaced.substring(0, indexOfWord(spaced, first)).replaceAll("[\\s_-]+$", "");
         // Words that were written together stay together.
         String own = name.strip().startsWith(family) ? family : family.replace(" ", "");

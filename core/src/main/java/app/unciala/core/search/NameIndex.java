@@ -151,7 +151,7 @@ public final class NameIndex {
             Nearness nearness = wrong == 0 ? Nearness.HAS_THE_WORDS : Nearness.A_LETTER_WRONG;
             return Optional.of(new Match(entry, nearness, wrong, slot));
         }
-        int together = Words.wrongLetters(joined, entry.joined(), allowed(joined));
+        int together = WrongLetters.between(joined, entry.joined(), allowed(joined));
         if (together <= allowed(joined)) {
             return Optional.of(new Match(entry, Nearness.A_LETTER_WRONG, together, slot));
         }
@@ -171,7 +171,7 @@ public final class NameIndex {
             if (word.equals(typed) || unfinished && word.startsWith(typed)) {
                 return 0;
             }
-            best = Math.min(best, Words.wrongLetters(typed, word, allowed));
+            best = Math.min(best, WrongLetters.between(typed, word, allowed));
         }
         return best;
     }

@@ -43,6 +43,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -187,8 +188,8 @@ class PackFaces {
         return both.cardinality();
     }
 
-    private static java.util.Comparator<FontFormat> byPreference(SiteDelivery delivery) {
-        return java.util.Comparator.comparingInt(delivery.browsers().formats()::indexOf);
+    private static Comparator<FontFormat> byPreference(SiteDelivery delivery) {
+        return Comparator.comparingInt(delivery.browsers().formats()::indexOf);
     }
 
     /** OpenType 1.9, {@code slnt}: degrees counter-clockwise; CSS counts clockwise. */

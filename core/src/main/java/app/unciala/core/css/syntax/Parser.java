@@ -39,9 +39,9 @@ final class Parser {
         Parser parser = new Parser(text, Tokenizer.tokens(text));
         List<Rule> rules = parser.rules();
         parser.problems.sort(Comparator.comparingInt(SyntaxProblem::at));
-        List<Rule> every = new ArrayList<>();
-        rules.forEach(rule -> StyleSheet.addWithInner(rule, every));
-        return new StyleSheet(text, parser.tokens, rules, every, parser.problems, lines(text));
+        List<Rule> allRules = new ArrayList<>();
+        rules.forEach(rule -> StyleSheet.addWithInner(rule, allRules));
+        return new StyleSheet(text, parser.tokens, rules, allRules, parser.problems, lines(text));
     }
 
     /** For each token that opens, the index of the one that closes it, or the number of tokens when none does. */
@@ -59,8 +59,8 @@ final class Parser {
         open.forEach(index -> problem(
                 tokens.get(index).start(),
                 tokens.get(index).is(Kind.OPEN_CURLY)
-                        ? "This { is never closed; everything after it belongs to it."
-                        : "This bracket is never closed; everything after it is swallowed."));
+                        ? "This { is never closed; allRulesthing after it belongs to it."
+                        : "This bracket is never closed; allRulesthing after it is swallowed."));
         return ends;
     }
 

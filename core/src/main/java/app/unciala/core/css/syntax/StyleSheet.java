@@ -6,21 +6,20 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * A style sheet as browsers read it: its rules in order, and what they would pass over.
  *
  * @param text the text it was read from; all places are offsets into it
  * @param rules those that stand in no other
- * @param every all rules, those inside others too
+ * @param allRules those inside others too, in the order of the text
  * @param lines where each line begins
  */
 public record StyleSheet(
         String text,
         List<Token> tokens,
         List<Rule> rules,
-        List<Rule> every,
+        List<Rule> allRules,
         List<SyntaxProblem> problems,
         int[] lines) {
 
@@ -102,11 +101,6 @@ public record StyleSheet(
         int index = Arrays.binarySearch(lines, offset);
         int line = index >= 0 ? index : -index - 2;
         return new Place(line + 1, offset - lines[line] + 1);
-    }
-
-    /** All rules, those inside others too, in the order of the text. */
-    public Stream<Rule> allRules() {
-        return every.stream();
     }
 
     static void addWithInner(Rule rule, List<Rule> all) {

@@ -104,7 +104,7 @@ class StyleSheetTest {
 
         assertTrue(
                 sheet.problems().stream().anyMatch(problem -> problem.message().contains("200 deep")));
-        assertEquals(201, sheet.allRules().count());
+        assertEquals(201, sheet.allRules().size());
     }
 
     @Test
