@@ -1,5 +1,6 @@
 package app.unciala.server.pack;
 
+import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.site.SiteDelivery;
@@ -10,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * What a pack is made from: the site's domains, what is asked, held and allowed on them, its roles, and how it is
@@ -88,13 +90,18 @@ record Basis(
         return row.familyName() + " " + row.slot().label();
     }
 
-    /** The file that a pack takes: the vendor's own WOFF2 first, then one made here, then any to make it from. */
+    /** The file that a pack takes. */
     static Optional<AskedRow.HeldView> best(AskedRow row) {
         return row.held().stream()
-                .min(Comparator.comparing(
-                                (AskedRow.HeldView file) -> !file.format().equals("woff2"))
-                        .thenComparing(AskedRow.HeldView::madeHere)
-                        .thenComparing(AskedRow.HeldView::fileId));
+                .min(takenFirst(AskedRow.HeldView::format, AskedRow.HeldView::madeHere, AskedRow.HeldView::fileId));
+    }
+
+    /** The vendor's own WOFF 2 first, then one made here, then any to make it from. */
+    static <T> Comparator<T> takenFirst(
+            Function<T, String> format, Function<T, Boolean> madeHere, Function<T, String> id) {
+        return Comparator.comparing((T file) -> !format.apply(file).equals(FontFormat.WOFF2.key()))
+                .thenComparing(madeHere)
+                .thenComparing(id);
     }
 
     private static Map<String, AskedRow> byFace(List<AskedRow> rows) {

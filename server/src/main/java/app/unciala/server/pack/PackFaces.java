@@ -34,8 +34,8 @@ import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteService.Site;
+import app.unciala.server.storage.DerivedFiles;
 import app.unciala.server.storage.FileStore;
-import app.unciala.server.storage.LetterCuts;
 import com.google.common.hash.Hashing;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -61,13 +61,13 @@ class PackFaces {
     private static final int MOST_SHOWN = 24;
 
     private final FileStore store;
-    private final LetterCuts made;
+    private final DerivedFiles derived;
     private final DecisionService decisions;
     private final LicenseService licenses;
 
-    PackFaces(FileStore store, LetterCuts made, DecisionService decisions, LicenseService licenses) {
+    PackFaces(FileStore store, DerivedFiles derived, DecisionService decisions, LicenseService licenses) {
         this.store = store;
-        this.made = made;
+        this.derived = derived;
         this.decisions = decisions;
         this.licenses = licenses;
     }
@@ -143,7 +143,7 @@ class PackFaces {
         Supplier<byte[]> make = () ->
                 FontWriter.write(kept.map(characters -> cut(face, characters)).orElse(face), format);
         try {
-            return Files.readAllBytes(made.kept(source.sha256(), name, make));
+            return Files.readAllBytes(derived.kept(source.sha256(), name, make));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -251,7 +251,7 @@ class PackFaces {
         }
     }
 
-    /** What each face of a site weighs as it is delivered. */
+    /** The bytes of a face in the format that browsers take first. */
     static long bytes(Map<FontFormat, byte[]> files) {
         return files.values().iterator().next().length;
     }

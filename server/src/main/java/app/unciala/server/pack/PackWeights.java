@@ -20,7 +20,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,9 +144,7 @@ class PackWeights {
     private static Optional<File> best(Family family, Slot asked) {
         return family.files().stream()
                 .filter(file -> file.slot().toSlot().standsFor(asked))
-                .min(Comparator.comparing((File file) -> !file.format().equals("woff2"))
-                        .thenComparing(File::madeHere)
-                        .thenComparing(File::id));
+                .min(Basis.takenFirst(File::format, File::madeHere, File::id));
     }
 
     /** Matches addresses that were pasted to the files of the site's latest pack. */

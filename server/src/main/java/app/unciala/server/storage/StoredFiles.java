@@ -24,13 +24,13 @@ public class StoredFiles {
             + " where n.state = 'ACCEPTED' and i.kind in ('LICENSE_TEXT', 'README')";
 
     private final FileStore store;
-    private final LetterCuts cuts;
+    private final DerivedFiles derived;
     private final JdbcClient database;
     private final Clock clock;
 
-    StoredFiles(FileStore store, LetterCuts cuts, JdbcClient database, Clock clock) {
+    StoredFiles(FileStore store, DerivedFiles derived, JdbcClient database, Clock clock) {
         this.store = store;
-        this.cuts = cuts;
+        this.derived = derived;
         this.database = database;
         this.clock = clock;
     }
@@ -95,7 +95,7 @@ public class StoredFiles {
         List<String> unnamed = new ArrayList<>(store.storedBefore(before));
         unnamed.removeIf(named::contains);
         unnamed.forEach(store::delete);
-        cuts.collect(named, before);
+        derived.collect(named, before);
         if (!unnamed.isEmpty()) {
             LOG.info("Removed {} stored files that nothing names any more", unnamed.size());
         }

@@ -33,8 +33,8 @@ import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
+import app.unciala.server.storage.DerivedFiles;
 import app.unciala.server.storage.FileStore;
-import app.unciala.server.storage.LetterCuts;
 import app.unciala.server.testing.Samples;
 import jakarta.persistence.EntityManager;
 import java.nio.file.Path;
@@ -71,7 +71,7 @@ class PackServiceTest {
             sites,
             flags,
             store,
-            new PackFaces(store, new LetterCuts(folder), decisions, licenses),
+            new PackFaces(store, new DerivedFiles(folder), decisions, licenses),
             mock(Links.class),
             mock(HistoryService.class),
             actor,

@@ -27,11 +27,13 @@ class LetterCutsTest {
     @TempDir
     private Path data;
 
+    private DerivedFiles derived;
     private LetterCuts cuts;
 
     @BeforeEach
     void begin() {
-        cuts = new LetterCuts(data);
+        derived = new DerivedFiles(data);
+        cuts = new LetterCuts(derived);
     }
 
     @Test

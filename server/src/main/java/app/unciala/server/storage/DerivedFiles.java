@@ -1,0 +1,73 @@
+package app.unciala.server.storage;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Instant;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
+
+/**
+ * What was made of fonts in the store, such as cuts of them: kept under the digest of the font and a name that says how it
+ * was made. All of it can be made again at any time.
+ */
+@Component
+public class DerivedFiles {
+    private final Path folder;
+
+    public DerivedFiles(@Value("${unciala.data}") Path data) {
+        folder = data.resolve("cuts");
+    }
+
+    /**
+     * What was made of a font, made when it is not there.
+     *
+     * @param sha256 the digest of the font
+     * @param name says how it is made, and is different for whatever is made in another way
+     */
+    public Path kept(String sha256, String name, Supplier<byte[]> make) {
+        Path file = folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
+        try {
+            // Not forced to disk, so after a power failure a file may be there without its bytes.
+            return Files.exists(file) && Files.size(file) > 0 ? file : write(make.get(), file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Path write(byte[] bytes, Path file) throws IOException {
+        Files.createDirectories(file.getParent());
+        Path written = Files.createTempFile(file.getParent(), "made", ".part");
+        try {
+            Files.write(written, bytes);
+            Files.move(written, file, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+            Files.deleteIfExists(written);
+        }
+        return file;
+    }
+
+    /** Removes what was made of fonts that nothing names, before a time. */
+    void collect(Set<String> named, Instant before) {
+        if (!Files.exists(folder)) {
+            return;
+        }
+        try (Stream<Path> files = Files.walk(folder, 2)) {
+            for (Path made : files.filter(file -> folder.relativize(file).getNameCount() == 2)
+                    .filter(file -> !named.contains(file.getFileName().toString()))
+                    .toList()) {
+                if (Files.getLastModifiedTime(made).toInstant().isBefore(before)) {
+                    FileSystemUtils.deleteRecursively(made);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
