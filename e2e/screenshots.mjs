@@ -83,6 +83,10 @@ async function take(colorScheme, wanted, suffix = "") {
         await page.keyboard.press("Enter");
       }
     }
+    if (picture === "site") {
+      // What the faces weigh is known once the server has made them.
+      await page.getByText(/^\d+ to send, \d+ kB/).waitFor();
+    }
     if (picture === "proof") {
       await page.getByRole("textbox", { name: /^Paste the CSS/ }).fill(pasted);
       await page.getByRole("button", { name: "Read it" }).click();

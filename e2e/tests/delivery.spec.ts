@@ -44,11 +44,12 @@ async function pack(request: APIRequestContext, page: Page, delivery: Delivery, 
   return { id, headers, files: unpacked(archive, join(folder, name)) };
 }
 
-/** Opens a page on a host and expects every role to be painted in a face of the pack, and nothing refused. */
-async function paints(visitor: Page, url: string, refused: string[]) {
+/** Opens a page on a host of these files, and expects every role to be painted in its own face and nothing refused. */
+async function paints(visitor: Page, served: Map<string, Buffer | string>) {
+  const at = await host(served);
   const failed: string[] = [];
   visitor.on("requestfailed", (request) => failed.push(request.url()));
-  await visitor.goto(url);
+  await visitor.goto(at.url);
   const seen = await visitor.evaluate(async () => {
     await document.fonts.ready;
     const width = (element: Element, family: string) => {
@@ -76,10 +77,17 @@ async function paints(visitor: Page, url: string, refused: string[]) {
   const statuses = await visitor.evaluate(() => [...document.fonts].map((face) => face.status));
   expect(statuses).toContain("loaded");
   expect(statuses).not.toContain("error");
-  expect([...failed, ...refused.filter((path) => path !== "/favicon.ico")]).toEqual([]);
+  expect([...failed, ...at.refused.filter((path) => path !== "/favicon.ico")]).toEqual([]);
+  at.close();
 }
 
 const linked = (css: string) => `<!doctype html><link rel="stylesheet" href="${css}">${body}`;
+/** A host that has the page and the style sheet, and no fonts. */
+const styled = (files: Map<string, Buffer>) =>
+  new Map([
+    ["/", linked("/type.css")],
+    ["/type.css", files.get("type.css")!.toString()],
+  ]);
 const fontsOf = (files: Map<string, Buffer>) =>
   [...files]
     .filter(([path]) => /\.woff2?$/.test(path))
@@ -97,9 +105,7 @@ test("packs paint on every kind of host", async ({ page, browser }) => {
       ["/css/type.css", files.get("type.css")!],
     ]);
     fontsOf(files).forEach(([name, bytes]) => served.set(`/assets/type/${name}`, bytes));
-    const at = await host(served);
-    await paints(visitor, at.url, at.refused);
-    at.close();
+    await paints(visitor, served);
   });
 
   await test.step("no folders at all", async () => {
@@ -109,9 +115,7 @@ test("packs paint on every kind of host", async ({ page, browser }) => {
     ).toBe(true);
     const served = new Map<string, Buffer | string>([["/", linked("/type.css")]]);
     files.forEach((bytes, path) => !path.includes("/") && served.set(`/${path}`, bytes));
-    const at = await host(served);
-    await paints(visitor, at.url, at.refused);
-    at.close();
+    await paints(visitor, served);
   });
 
   await test.step("under a base address", async () => {
@@ -123,14 +127,7 @@ test("packs paint on every kind of host", async ({ page, browser }) => {
         headers: { "Access-Control-Allow-Origin": "*", "Content-Type": "font/woff2" },
       }),
     );
-    const at = await host(
-      new Map([
-        ["/", linked("/type.css")],
-        ["/type.css", files.get("type.css")!.toString()],
-      ]),
-    );
-    await paints(visitor, at.url, at.refused);
-    at.close();
+    await paints(visitor, styled(files));
   });
 
   await test.step("by an expression that the host replaces, in a style element", async () => {
@@ -142,21 +139,12 @@ test("packs paint on every kind of host", async ({ page, browser }) => {
       .replace(/\{\{ '([^']+)' \| asset \}\}/g, "/store/$1");
     const served = new Map<string, Buffer | string>([["/", `<!doctype html>${head}${body}`]]);
     fontsOf(files).forEach(([name, bytes]) => served.set(`/store/${name}`, bytes));
-    const at = await host(served);
-    await paints(visitor, at.url, at.refused);
-    at.close();
+    await paints(visitor, served);
   });
 
   await test.step("inside the style sheet", async () => {
     const { files } = await pack(request, page, { kind: "INLINE", languages: ["en"] }, "inline");
-    const at = await host(
-      new Map([
-        ["/", linked("/type.css")],
-        ["/type.css", files.get("type.css")!.toString()],
-      ]),
-    );
-    await paints(visitor, at.url, at.refused);
-    at.close();
+    await paints(visitor, styled(files));
   });
 
   await test.step("each at an address known after its upload, pasted on the screen", async () => {
@@ -179,14 +167,7 @@ test("packs paint on every kind of host", async ({ page, browser }) => {
         headers: { "Access-Control-Allow-Origin": "*", "Content-Type": "font/woff2" },
       }),
     );
-    const at = await host(
-      new Map([
-        ["/", linked("/type.css")],
-        ["/type.css", files.get("type.css")!.toString()],
-      ]),
-    );
-    await paints(visitor, at.url, at.refused);
-    at.close();
+    await paints(visitor, styled(files));
   });
   await visitor.close();
 });

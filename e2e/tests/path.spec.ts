@@ -1,9 +1,9 @@
 import { expect, type Page } from "@playwright/test";
 import { execFileSync } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
-import { createServer, type Server } from "node:http";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join, normalize } from "node:path";
+import { join } from "node:path";
+import { host, unpacked } from "./host";
 import { test } from "./inventory";
 import { follow, goTo, signIn } from "./support";
 
@@ -133,14 +133,13 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
     const archive = join(folder, "pack.zip");
     await download.saveAs(archive);
-    execFileSync("unzip", ["-q", archive, "-d", join(folder, "pack")]);
-    return join(folder, "pack");
+    return new Map([...unpacked(archive, join(folder, "pack"))].map(([path, bytes]) => [`/${path}`, bytes]));
   });
 
   await test.step("the pack's page paints its faces over HTTP", async () => {
-    const server = await serve(pack);
+    const at = await host(pack);
     const visitor = await browser.newPage();
-    await visitor.goto(`http://localhost:${port(server)}/specimen.html`);
+    await visitor.goto(`${at.url}/specimen.html`);
     const faces = await visitor.evaluate(async () => {
       await document.fonts.ready;
       return [...document.fonts].map((face) => ({
@@ -170,7 +169,7 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
       expect(Math.abs(widths.own - widths.fallback)).toBeGreaterThan(5);
     }
     await visitor.close();
-    server.close();
+    at.close();
   });
 });
 
@@ -208,25 +207,4 @@ async function addDomain(page: Page, domain: string) {
 async function choose(page: Page, label: string, option: string) {
   await page.getByRole("combobox", { name: label }).click();
   await page.getByRole("option", { name: option, exact: true }).click();
-}
-
-function serve(root: string): Promise<Server> {
-  const types: Record<string, string> = { html: "text/html", css: "text/css", woff2: "font/woff2", txt: "text/plain" };
-  const server = createServer((request, response) => {
-    const path = normalize(request.url ?? "/").replace(/^(\.\.[/\\])+/, "");
-    try {
-      const body = readFileSync(join(root, path));
-      response.setHeader("Content-Type", types[path.split(".").pop() ?? ""] ?? "application/octet-stream");
-      response.end(body);
-    } catch {
-      response.statusCode = 404;
-      response.end();
-    }
-  });
-  return new Promise((resolve) => server.listen(0, "127.0.0.1", () => resolve(server)));
-}
-
-function port(server: Server): number {
-  const address = server.address();
-  return typeof address === "object" && address ? address.port : 0;
 }

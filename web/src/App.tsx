@@ -84,7 +84,7 @@ export const routes: RouteObject[] = [
       },
       {
         path: "sites/:id/delivery",
-        lazy: async () => ({ Component: (await import("./delivery/DeliveryPage")).DeliveryPage }),
+        lazy: async () => ({ Component: (await import("./site/delivery/DeliveryPage")).DeliveryPage }),
       },
       {
         path: "sites/:id",

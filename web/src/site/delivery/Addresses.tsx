@@ -2,8 +2,8 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, bodyOf } from "../shared/api/client";
-import type { Delivery } from "../shared/api/types";
+import { api, bodyOf } from "../../shared/api/client";
+import type { Delivery } from "../../shared/api/types";
 import { words } from "./words";
 
 type Props = { siteId: string; urls: Delivery["urls"]; onMatched: (urls: Delivery["urls"]) => void };

@@ -1,5 +1,5 @@
-import type { Delivery } from "../shared/api/types";
-import { listed } from "../shared/parts/format";
+import type { Delivery } from "../../shared/api/types";
+import { listed } from "../../shared/parts/format";
 import { languageName } from "./delivery";
 
 /** What the leaf Delivery says. */

@@ -1,4 +1,4 @@
-import type { Delivery } from "../shared/api/types";
+import type { Delivery } from "../../shared/api/types";
 
 /** Languages offered first; any tag that CLDR knows can be typed. */
 const offered =

@@ -1,10 +1,10 @@
 import { screen, waitFor } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
-import type { Site, SiteDraft } from "../shared/api/types";
-import { network, problem } from "../testing/network";
-import { open } from "../testing/render";
-import { site, usualDelivery } from "../testing/samples";
+import type { Site, SiteDraft } from "../../shared/api/types";
+import { network, problem } from "../../testing/network";
+import { open } from "../../testing/render";
+import { site, usualDelivery } from "../../testing/samples";
 
 /** A site on the mocked network, kept as it is saved. */
 function recorded() {

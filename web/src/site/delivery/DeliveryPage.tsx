@@ -1,11 +1,11 @@
 import { Link, useParams } from "react-router";
-import { api, bodyOf, editing, isStale } from "../shared/api/client";
-import { asking, useChange, useGet } from "../shared/api/queries";
-import type { Site, SiteDraft } from "../shared/api/types";
-import { useKeep } from "../shared/api/useKeep";
-import { Leaf, Line } from "../shared/layout/Leaf";
-import { SiteLeaves } from "../shared/layout/SiteLeaves";
-import { NotHere } from "../shared/states/NotHere";
+import { api, bodyOf, editing, isStale } from "../../shared/api/client";
+import { asking, useChange, useGet } from "../../shared/api/queries";
+import type { Site, SiteDraft } from "../../shared/api/types";
+import { useKeep } from "../../shared/api/useKeep";
+import { Leaf, Line } from "../../shared/layout/Leaf";
+import { SiteLeaves } from "../../shared/layout/SiteLeaves";
+import { NotHere } from "../../shared/states/NotHere";
 import { DeliveryForm } from "./DeliveryForm";
 import { words } from "./words";
 

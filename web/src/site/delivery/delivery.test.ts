@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import type { Delivery } from "../shared/api/types";
+import type { Delivery } from "../../shared/api/types";
 import { deliveryInWords } from "./words";
-import { usualDelivery } from "../testing/samples";
+import { usualDelivery } from "../../testing/samples";
 import {
   bytesIn,
   languageIn,

@@ -1,17 +1,16 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
-import Checkbox from "@mui/material/Checkbox";
-import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import { useState, type ReactNode } from "react";
 import { Controller, useForm, type Control } from "react-hook-form";
-import { useMayEdit } from "../shared/account/session";
-import type { Delivery, Site } from "../shared/api/types";
-import { named } from "../shared/parts/autocomplete";
-import { Choice, type Option } from "../shared/parts/Choice";
-import { Conflict } from "../shared/parts/Conflict";
-import { useUnsaved } from "../shared/parts/unsaved";
-import { useMergedForm } from "../shared/parts/useMergedForm";
+import { useMayEdit } from "../../shared/account/session";
+import type { Delivery, Site } from "../../shared/api/types";
+import { named } from "../../shared/parts/autocomplete";
+import { Choice, type Option } from "../../shared/parts/Choice";
+import { Conflict } from "../../shared/parts/Conflict";
+import { Tick } from "../../shared/parts/Tick";
+import { useUnsaved } from "../../shared/parts/unsaved";
+import { useMergedForm } from "../../shared/parts/useMergedForm";
 import { bytesIn, languageIn, languageName, offeredLanguages, sampleLine, treeOf } from "./delivery";
 import { Addresses } from "./Addresses";
 import { browserWords, deliveryInWords, fieldNames, kindWords, nameWords, shapeWords, words } from "./words";
@@ -103,7 +102,7 @@ export function DeliveryForm({ site, onSave }: Props) {
           <TextField id="prefix" {...register("prefix")} />
         </Field>
       </div>
-      <Ticked control={control} name="standIns" label={words.standIns} />
+      <Tick control={control} name="standIns" label={words.standIns} />
       <h2 className="section">
         {words.placement} <small>{words.placementIs}</small>
       </h2>
@@ -121,7 +120,7 @@ export function DeliveryForm({ site, onSave }: Props) {
           <Chosen control={control} name="shape" label={words.shape} options={shapeWords} />
         </Field>
       </div>
-      <Ticked control={control} name="digest" label={words.digest} />
+      <Tick control={control} name="digest" label={words.digest} />
       {now.kind === "URL_PER_FILE" && (
         <Addresses
           siteId={site.id}
@@ -208,29 +207,6 @@ function Chosen<N extends "browsers" | "kind" | "names" | "shape">(props: Chosen
           options={props.options}
           onChange={field.onChange}
           width={320}
-        />
-      )}
-    />
-  );
-}
-
-type TickedProps = { control: Control<Delivery>; name: "standIns" | "digest"; label: string };
-
-function Ticked({ control, name, label }: TickedProps) {
-  return (
-    <Controller
-      name={name}
-      control={control}
-      render={({ field }) => (
-        <FormControlLabel
-          label={label}
-          control={
-            <Checkbox
-              size="small"
-              checked={field.value}
-              onChange={(event) => field.onChange(event.target.checked)}
-            />
-          }
         />
       )}
     />

@@ -1,0 +1,31 @@
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import { Controller, type Control, type FieldPathByValue, type FieldValues } from "react-hook-form";
+
+type Props<T extends FieldValues> = {
+  control: Control<T>;
+  name: FieldPathByValue<T, boolean>;
+  label: string;
+};
+
+/** A yes or no of a form. */
+export function Tick<T extends FieldValues>({ control, name, label }: Props<T>) {
+  return (
+    <Controller
+      name={name}
+      control={control}
+      render={({ field }) => (
+        <FormControlLabel
+          label={label}
+          control={
+            <Checkbox
+              size="small"
+              checked={field.value}
+              onChange={(event) => field.onChange(event.target.checked)}
+            />
+          }
+        />
+      )}
+    />
+  );
+}
