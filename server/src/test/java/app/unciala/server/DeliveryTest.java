@@ -143,6 +143,33 @@ class DeliveryTest {
     }
 
     @Test
+    void aPackIsMadeOfWhatIsNotAllowedOnlyWithAReasonAndStaysFlagged() throws IOException {
+        deliver(Map.of("languages", List.of("en"), "budget", 100));
+        serving("REFUSED");
+        try {
+            String packs = "/api/sites/" + site + "/packs";
+            assertThat(caller.send("POST", packs, Map.of("reason", "  ")).status())
+                    .isEqualTo(409);
+            assertThat(caller.send("POST", packs, Map.of("reason", "x".repeat(2001)))
+                            .status())
+                    .isEqualTo(422);
+
+            Answer made = caller.send("POST", packs, Map.of("reason", "agreed by phone"));
+
+            assertThat(made.json().get("anyway").asString()).isEqualTo("agreed by phone");
+            assertThat(text(files(made), "LICENSES.txt")).contains("delivered because: agreed by phone");
+            assertThat(kinds()).contains("DELIVERED_ANYWAY", "OVER_BUDGET");
+        } finally {
+            serving("GRANTED");
+        }
+        assertThat(kinds()).doesNotContain("DELIVERED_ANYWAY").contains("PACK_DUE");
+        pack();
+        assertThat(kinds()).doesNotContain("PACK_DUE");
+        deliver(Map.of("languages", List.of("en")));
+        assertThat(kinds()).contains("PACK_DUE").doesNotContain("OVER_BUDGET");
+    }
+
+    @Test
     void aDeliveryThatCannotWorkIsRefusedAtItsField() {
         for (Map.Entry<Map<String, Object>, String> wrong : Map.<Map<String, Object>, String>of(
                         Map.of("languages", List.of("xx-nowhere")), "delivery.languages",
@@ -193,14 +220,34 @@ class DeliveryTest {
     }
 
     private static void cutting(String clause) {
-        assertThat(caller.edit("/api/licenses/" + license, "terms", Map.of("cutting", clause))
-                        .status())
+        terms(Map.of("cutting", clause));
+    }
+
+    private static void serving(String clause) {
+        terms(Map.of("webUse", clause));
+    }
+
+    private static List<String> kinds() {
+        return caller.get("/api/flags?site=" + site)
+                .json()
+                .get("items")
+                .valueStream()
+                .map(flag -> flag.get("kind").asString())
+                .toList();
+    }
+
+    private static void terms(Map<String, Object> changed) {
+        assertThat(caller.edit("/api/licenses/" + license, "terms", changed).status())
                 .isEqualTo(200);
     }
 
     private static Map<String, byte[]> pack() throws IOException {
         Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
         assertThat(made.status()).as(made.text()).isEqualTo(201);
+        return files(made);
+    }
+
+    private static Map<String, byte[]> files(Answer made) throws IOException {
         Map<String, byte[]> files = new TreeMap<>();
         byte[] archive = caller.get("/api/packs/" + made.json().get("id").asString() + ".zip")
                 .bytes();

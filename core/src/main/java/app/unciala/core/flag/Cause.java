@@ -55,6 +55,11 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case STORED_FILE_DAMAGED -> count(flags, "stored file is", "stored files are") + " damaged";
             case WEB_FORMAT_NOT_HELD -> count(flags, "face has", "faces have") + " no WOFF2";
             case NOT_COLLECTED -> name + ": paid for and not collected";
+            case DELIVERED_ANYWAY -> count(flags, "pack delivers", "packs deliver") + " what is not allowed";
+            case PACK_DUE -> count(flags, "site is", "sites are") + " due a new pack";
+            case OVER_BUDGET -> count(flags, "site is", "sites are") + " over the budget for fonts";
+            case DELIVERED_NOT_ASKED -> count(flags, "site delivers", "sites deliver") + " faces that nothing asks for";
+            case WHOLE_FACES -> count(flags, "site delivers", "sites deliver") + " whole fonts where a cut would do";
             case SAME_BYTES -> count(flags, "file is", "files are") + " recorded more than once";
             case SAME_DRAWING -> count(flags, "drawing is", "drawings are") + " held more than once";
             case SLOT_CLASH -> count(flags, "slot has", "slots have") + " more than one drawing";

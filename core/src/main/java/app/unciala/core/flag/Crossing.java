@@ -12,6 +12,8 @@ import app.unciala.core.license.Decision;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.Verdict;
+import app.unciala.core.pack.PackBasis;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -66,6 +68,19 @@ public record Crossing(
 
     public boolean isHeld() {
         return !held.isEmpty();
+    }
+
+    /** The file that a pack takes. */
+    public Optional<HeldFile> taken() {
+        return held.stream().min(PackBasis.takenFirst(file -> file.format().key(), HeldFile::madeHere, HeldFile::id));
+    }
+
+    /** What is decided on all domains of the site together; without any domain it is not stated. */
+    public Verdict verdict() {
+        return decisions.values().stream()
+                .map(Decision::verdict)
+                .reduce(Verdict::and)
+                .orElse(Verdict.NOT_STATED);
     }
 
     public boolean isHeldForWeb() {

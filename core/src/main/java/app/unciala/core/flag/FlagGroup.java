@@ -4,5 +4,6 @@ package app.unciala.core.flag;
 public enum FlagGroup {
     UNLICENSED,
     MISSING,
-    DUPLICATE
+    DUPLICATE,
+    SURPLUS
 }

@@ -2,6 +2,7 @@ package app.unciala.core.flag;
 
 import static app.unciala.core.flag.FlagGroup.DUPLICATE;
 import static app.unciala.core.flag.FlagGroup.MISSING;
+import static app.unciala.core.flag.FlagGroup.SURPLUS;
 import static app.unciala.core.flag.FlagGroup.UNLICENSED;
 
 import app.unciala.core.flag.Flag.Severity;
@@ -20,6 +21,7 @@ public enum FlagKind {
     CONVERTING_NOT_PERMITTED(UNLICENSED, Severity.STOP, NextAction.ADD_FILES, Gathering.LICENSE),
     NOT_STATED(UNLICENSED, Severity.ASK, NextAction.ASK_VENDOR, Gathering.LICENSE),
     EMBEDDING_DISAGREES(UNLICENSED, Severity.WARN, NextAction.ASK_VENDOR, Gathering.FAMILY),
+    DELIVERED_ANYWAY(UNLICENSED, Severity.STOP, NextAction.MAKE_PACK, Gathering.KIND),
     MARKED_FILE(UNLICENSED, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     LICENSE_ENDING(UNLICENSED, Severity.WARN, NextAction.RENEW_LICENSE, Gathering.KIND),
     NO_PROOF(UNLICENSED, Severity.WARN, NextAction.ATTACH_AGREEMENT, Gathering.KIND),
@@ -28,11 +30,15 @@ public enum FlagKind {
     WEB_FORMAT_NOT_HELD(MISSING, Severity.WARN, NextAction.MAKE_WOFF2, Gathering.KIND),
     FEW_CHARACTERS(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     NOT_COLLECTED(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.LICENSE),
+    PACK_DUE(MISSING, Severity.WARN, NextAction.MAKE_PACK, Gathering.KIND),
     SAME_BYTES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     SAME_DRAWING(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     TWO_NAMES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
-    LICENSED_TWICE(DUPLICATE, Severity.WARN, NextAction.EDIT_LICENSE, Gathering.KIND);
+    LICENSED_TWICE(DUPLICATE, Severity.WARN, NextAction.EDIT_LICENSE, Gathering.KIND),
+    OVER_BUDGET(SURPLUS, Severity.WARN, NextAction.CHOOSE_FACES, Gathering.KIND),
+    DELIVERED_NOT_ASKED(SURPLUS, Severity.WARN, NextAction.MAKE_PACK, Gathering.KIND),
+    WHOLE_FACES(SURPLUS, Severity.WARN, NextAction.NAME_LANGUAGES, Gathering.KIND);
 
     /** What flags of one kind must share to have one cause: nothing more, their license, or their family. */
     public enum Gathering {

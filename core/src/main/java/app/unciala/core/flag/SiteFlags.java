@@ -9,6 +9,7 @@ import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.License;
 import app.unciala.core.license.Verdict;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 
@@ -17,9 +18,12 @@ final class SiteFlags {
     private SiteFlags() {}
 
     static Stream<Flag> of(Snapshot snapshot, Site site) {
-        return Crossing.of(snapshot, site).stream()
-                .flatMap(crossing -> Stream.of(against(snapshot, crossing), embedding(crossing), notHeld(crossing))
-                        .flatMap(flags -> flags));
+        List<Crossing> crossings = Crossing.of(snapshot, site);
+        return Stream.concat(
+                crossings.stream().flatMap(crossing -> Stream.of(
+                                against(snapshot, crossing), embedding(crossing), notHeld(crossing))
+                        .flatMap(flags -> flags)),
+                PackFlags.of(snapshot, site, crossings));
     }
 
     private static Stream<Flag> against(Snapshot snapshot, Crossing crossing) {

@@ -8,6 +8,8 @@ import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
+import app.unciala.core.pack.PackBasis;
+import app.unciala.core.sentence.Sentences;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;
@@ -88,8 +90,51 @@ public final class Snapshot implements Scope.Links {
                 .thenComparing(HeldFile::id);
     }
 
+    /**
+     * The latest pack of a site.
+     *
+     * @param anyway why it was made with what is not allowed, if it was
+     * @param fontBytes what its fonts weigh in the format that browsers take first; unknown for earlier versions
+     */
+    public record LatestPack(
+            LocalDate madeOn,
+            Optional<LocalDate> placedOn,
+            Optional<String> anyway,
+            Optional<Long> fontBytes,
+            PackBasis basis) {
+        String words() {
+            return placedOn.map(day -> "The pack placed on " + Sentences.day(day))
+                    .orElseGet(() -> "The pack of " + Sentences.day(madeOn));
+        }
+    }
+
+    /**
+     * How a site's fonts are delivered.
+     *
+     * @param roles the settings of its text roles, as {@link PackBasis} compares them
+     * @param described all of the delivery, likewise
+     * @param budget bytes of fonts that a page may have
+     * @param cut whether fonts are cut to the characters of languages
+     */
+    public record Delivery(
+            String roles, String described, Optional<Long> budget, boolean cut, Optional<LatestPack> pack) {
+        public static final Delivery UNKNOWN = new Delivery("", "", Optional.empty(), true, Optional.empty());
+
+        public Delivery with(LatestPack latest) {
+            return new Delivery(roles, described, budget, cut, Optional.of(latest));
+        }
+    }
+
     /** A client's site with the hosts on which it is seen, and the faces its text roles ask for. */
-    public record Site(String id, String name, String clientId, List<Place> places, List<Ask> asks) {
+    public record Site(String id, String name, String clientId, List<Place> places, List<Ask> asks, Delivery delivery) {
+        public Site(String id, String name, String clientId, List<Place> places, List<Ask> asks) {
+            this(id, name, clientId, places, asks, Delivery.UNKNOWN);
+        }
+
+        public Site with(LatestPack pack) {
+            return new Site(id, name, clientId, places, asks, delivery.with(pack));
+        }
+
         public Site {
             places = List.copyOf(places);
             asks = List.copyOf(asks);
@@ -104,7 +149,8 @@ public final class Snapshot implements Scope.Links {
                     places,
                     asks.stream()
                             .filter(ask -> familyIds.contains(ask.familyId()))
-                            .toList());
+                            .toList(),
+                    delivery);
         }
     }
 

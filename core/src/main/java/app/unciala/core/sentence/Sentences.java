@@ -14,6 +14,11 @@ public final class Sentences {
 
     private Sentences() {}
 
+    /** Bytes as kB of 1,000, such as {@code 48 kB}. */
+    public static String kilobytes(long bytes) {
+        return number(Math.round(bytes / 1000.0)) + " kB";
+    }
+
     /** A day, such as “Mar 4, 2026”: the way the interface writes days. */
     public static String day(LocalDate day) {
         return DAY.format(day);

@@ -55,6 +55,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -201,7 +202,7 @@ class DemoSeeder {
                 .id();
         siteIds.put(site.name(), id);
         try {
-            packs.make(id);
+            packs.make(id, Optional.empty());
         } catch (Fault nothingAllowed) {
             // Some sites of the scenario have no pack; their flags say why.
         }

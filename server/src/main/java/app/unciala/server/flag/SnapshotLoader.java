@@ -4,6 +4,7 @@ import app.unciala.core.flag.Owner.Type;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
+import app.unciala.core.flag.Snapshot.LatestPack;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
 import app.unciala.server.family.HeldFamilies;
@@ -16,7 +17,10 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Loads what the comparison of a scope looks at, by key and in a fixed number of queries. */
@@ -25,13 +29,21 @@ public class SnapshotLoader {
     private final HeldFamilies families;
     private final LicenseService licenses;
     private final SiteService sites;
+    private final LatestPacks packs;
     private final Links links;
     private final Clock clock;
 
-    SnapshotLoader(HeldFamilies families, LicenseService licenses, SiteService sites, Links links, Clock clock) {
+    SnapshotLoader(
+            HeldFamilies families,
+            LicenseService licenses,
+            SiteService sites,
+            LatestPacks packs,
+            Links links,
+            Clock clock) {
         this.families = families;
         this.licenses = licenses;
         this.sites = sites;
+        this.packs = packs;
         this.links = links;
         this.clock = clock;
     }
@@ -41,7 +53,7 @@ public class SnapshotLoader {
         Set<String> siteIds = new HashSet<>(scope.ids(Type.SITE));
         siteIds.addAll(links.sitesAsking(scope.ids(Type.FAMILY)));
         List<Snapshot.Site> foundSites =
-                sites.withIds(siteIds).stream().map(Site::toSnapshot).toList();
+                withPacks(sites.withIds(siteIds).stream().map(Site::toSnapshot).toList(), scope.ids(Type.SITE));
         Set<String> judged = new HashSet<>(scope.ids(Type.FAMILY));
         foundSites.stream()
                 .filter(site -> scope.ids(Type.SITE).contains(site.id()))
@@ -76,10 +88,21 @@ public class SnapshotLoader {
     }
 
     Snapshot loadAll() {
+        List<Snapshot.Site> all = sites.all().stream().map(Site::toSnapshot).toList();
         return new Snapshot(
                 LocalDate.now(clock),
                 families.snapshots(),
                 licenses.all().stream().map(Recorded::toLicense).toList(),
-                sites.all().stream().map(Site::toSnapshot).toList());
+                withPacks(all, all.stream().map(Snapshot.Site::id).collect(Collectors.toSet())));
+    }
+
+    /** Those sites that are compared themselves have their latest pack with them. */
+    private List<Snapshot.Site> withPacks(List<Snapshot.Site> found, Set<String> compared) {
+        Map<String, LatestPack> latest = packs.of(compared);
+        return found.stream()
+                .map(site -> Optional.ofNullable(latest.get(site.id()))
+                        .map(site::with)
+                        .orElse(site))
+                .toList();
     }
 }

@@ -11,9 +11,11 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.net.URI;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.MediaType;
@@ -37,10 +39,17 @@ class PackController {
     }
 
     @PostMapping("/api/sites/{id}/packs")
-    ResponseEntity<PackView> make(@PathVariable String id) {
-        PackView pack = packs.make(id);
+    ResponseEntity<PackView> make(
+            @PathVariable String id, @Valid @RequestBody(required = false) @Nullable Anyway anyway) {
+        PackView pack =
+                packs.make(id, Optional.ofNullable(anyway).map(Anyway::reason).filter(reason -> !reason.isBlank()));
         return ResponseEntity.created(URI.create("/api/packs/" + pack.id())).body(pack);
     }
+
+    /** Why what is not allowed goes into a pack all the same. */
+    record Anyway(
+            @Size(max = 2000, message = "A reason has at most 2,000 characters.") @Nullable
+            String reason) {}
 
     @GetMapping("/api/sites/{id}/packs")
     Page<PackView> list(

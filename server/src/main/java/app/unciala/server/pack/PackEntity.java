@@ -44,6 +44,8 @@ class PackEntity {
     private @Nullable SiteDelivery delivery;
 
     private @Nullable LocalDate placedOn;
+    private @Nullable String anyway;
+    private @Nullable Long fontBytes;
 
     protected PackEntity() {}
 
@@ -54,9 +56,12 @@ class PackEntity {
         this.madeBy = madeBy;
     }
 
-    void keep(String archive, long size, List<Content> files, Basis basis) {
+    /** Keeps what was made; {@code reason} says why it has what is not allowed, if it has. */
+    void keep(String archive, long size, long fonts, List<Content> files, Basis basis, @Nullable String reason) {
         sha256 = archive;
         bytes = size;
+        fontBytes = fonts;
+        anyway = reason;
         contents = files;
         asked = basis.asked();
         domains = basis.domains();
@@ -72,6 +77,16 @@ class PackEntity {
     @Nullable
     LocalDate placedOn() {
         return placedOn;
+    }
+
+    @Nullable
+    String anyway() {
+        return anyway;
+    }
+
+    @Nullable
+    Long fontBytes() {
+        return fontBytes;
     }
 
     String id() {

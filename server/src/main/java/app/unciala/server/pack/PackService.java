@@ -1,8 +1,9 @@
 package app.unciala.server.pack;
 
 import app.unciala.core.face.Slot;
+import app.unciala.core.flag.Owner;
+import app.unciala.core.flag.Scope;
 import app.unciala.core.font.FontFormat;
-import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
@@ -41,6 +42,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.domain.Window;
@@ -102,6 +104,7 @@ public class PackService {
      *
      * @param changedSince why it is out of date, in sentences; empty while it is not
      * @param placedOn the day on which somebody placed it on the site's host
+     * @param anyway why it was made with what is not allowed; null where it has nothing of that
      */
     public record PackView(
             String id,
@@ -117,7 +120,9 @@ public class PackService {
                     types = {"string", "null"},
                     format = "date")
             @Nullable
-            LocalDate placedOn) {}
+            LocalDate placedOn,
+
+            @Schema(types = {"string", "null"}) @Nullable String anyway) {}
 
     /** A pack's archive, and the name under which it is handed over. */
     public record Archive(Path file, String name) {}
@@ -125,12 +130,24 @@ public class PackService {
     private record FaceKey(String family, Slot slot) {}
 
     /** What is made, outside of any transaction, before it is recorded. */
-    private record Made(Site site, Basis basis, String sha256, long bytes, List<Content> contents, int faces) {}
+    private record Made(
+            Site site,
+            Basis basis,
+            String sha256,
+            long bytes,
+            long fontBytes,
+            List<Content> contents,
+            int faces,
+            Optional<String> anyway) {}
 
-    /** Makes a pack of what is held and allowed at this moment; when that changes meanwhile, it is made again. */
-    public PackView make(String siteId) {
+    /**
+     * Makes a pack of what is held and allowed at this moment; when that changes meanwhile, it is made again.
+     *
+     * @param anyway why what is not allowed goes into it all the same; without a reason it stays out
+     */
+    public PackView make(String siteId, Optional<String> anyway) {
         for (int tries = 0; tries < 3; tries++) {
-            Made made = write(siteId);
+            Made made = write(siteId, anyway);
             PackView pack = transaction.execute(status -> record(made));
             if (pack != null) {
                 return pack;
@@ -139,7 +156,7 @@ public class PackService {
         throw Fault.conflict("The site or its licenses are being changed just now. Make the pack again.");
     }
 
-    private Made write(String siteId) {
+    private Made write(String siteId, Optional<String> anyway) {
         Site site = sites.get(siteId);
         Basis basis = basis(site);
         if (basis.asked().isEmpty()) {
@@ -151,12 +168,13 @@ public class PackService {
             Optional<HeldView> file = Basis.best(row);
             if (file.isEmpty()) {
                 contents.add(new Content(Basis.name(row) + ": not held", 0, true));
-            } else if (row.verdict() != Verdict.ALLOWED || row.domains().isEmpty()) {
+            } else if (!Basis.isAllowed(row) && anyway.isEmpty()) {
                 contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
             } else {
                 FaceKey key = new FaceKey(row.familyName(), file.get().slot().toSlot());
                 if (!made.containsKey(key)) {
-                    MadeFace face = faces.make(source(row, file.get()), site, licenseLine(row), licenseIds(row));
+                    MadeFace face =
+                            faces.make(source(row, file.get()), site, licenseLine(row, anyway), licenseIds(row));
                     made.put(key, face.face());
                     face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
                 }
@@ -166,6 +184,8 @@ public class PackService {
             throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
                     + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
         }
+        Optional<String> reason = anyway.filter(why -> basis.asked().stream()
+                .anyMatch(row -> !Basis.isAllowed(row) && Basis.best(row).isPresent()));
         PackRequest request = request(site, basis.asked(), made);
         Pack pack = PackWriter.write(request);
         byte[] archive = pack.zip();
@@ -178,8 +198,12 @@ public class PackService {
                 basis,
                 store.put(archive),
                 archive.length,
+                made.values().stream()
+                        .mapToLong(face -> PackFaces.bytes(face.files()))
+                        .sum(),
                 contents.stream().distinct().toList(),
-                made.size());
+                made.size(),
+                reason);
     }
 
     private static Source source(AskedRow row, HeldView file) {
@@ -207,7 +231,13 @@ public class PackService {
             return null;
         }
         PackEntity pack = new PackEntity(Ids.next(), site.id(), clock.instant(), actor.name());
-        pack.keep(made.sha256(), made.bytes(), made.contents(), made.basis());
+        pack.keep(
+                made.sha256(),
+                made.bytes(),
+                made.fontBytes(),
+                made.contents(),
+                made.basis(),
+                made.anyway().orElse(null));
         entities.persist(pack);
         entities.flush();
         links.ofPack(
@@ -216,7 +246,11 @@ public class PackService {
                 "site",
                 site.id(),
                 site.name(),
-                "Made a pack of " + Sentences.count(made.faces(), "face", "faces") + " for “" + site.name() + "”"));
+                "Made a pack of " + Sentences.count(made.faces(), "face", "faces") + " for “" + site.name() + "”"
+                        + made.anyway()
+                                .map(why -> ", with what is not allowed, because: " + why)
+                                .orElse("")));
+        changes.touched(Scope.of(Stream.of(Owner.site(site.id()))));
         return view(pack, made.basis());
     }
 
@@ -240,6 +274,7 @@ public class PackService {
     /** Says on which day a pack was placed on its host; nothing takes that back. */
     @Transactional
     public PackView place(String id, @Nullable LocalDate day) {
+        changes.begin();
         PackEntity pack = find(id);
         Site site = sites.get(pack.siteId());
         pack.place(day);
@@ -250,6 +285,8 @@ public class PackService {
                 day == null
                         ? "Took back that a pack of “" + site.name() + "” was placed"
                         : "Said that a pack of “" + site.name() + "” was placed on " + Sentences.day(day)));
+        entities.flush();
+        changes.touched(Scope.of(Stream.of(Owner.site(site.id()))));
         return view(pack, basis(site));
     }
 
@@ -280,10 +317,11 @@ public class PackService {
                 pack.bytes(),
                 pack.contents(),
                 pack.basis()
-                        .map(before -> before.changedTo(now))
+                        .map(before -> before.compared().changedTo(now.compared()))
                         .orElse(List.of(
                                 "It was made by an earlier version, which did not keep what it was made from.")),
-                pack.placedOn());
+                pack.placedOn(),
+                pack.anyway());
     }
 
     private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
@@ -315,12 +353,16 @@ public class PackService {
                 List.copyOf(faces.values()));
     }
 
-    private static String licenseLine(AskedRow row) {
-        return row.domains().stream()
+    private static String licenseLine(AskedRow row, Optional<String> anyway) {
+        String licenses = row.domains().stream()
                 .map(DomainVerdict::licenseName)
                 .filter(name -> !name.isEmpty())
                 .distinct()
                 .collect(Collectors.joining(", "));
+        return anyway.filter(why -> !Basis.isAllowed(row))
+                .map(why -> licenses + " (not allowed: " + Basis.whyNot(row) + "; delivered because: " + why + ")")
+                .orElse(licenses)
+                .strip();
     }
 
     private PackEntity find(String id) {

@@ -3,6 +3,7 @@ package app.unciala.server.pack;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.Placement;
@@ -144,7 +145,7 @@ class PackWeights {
     private static Optional<File> best(Family family, Slot asked) {
         return family.files().stream()
                 .filter(file -> file.slot().toSlot().standsFor(asked))
-                .min(Basis.takenFirst(File::format, File::madeHere, File::id));
+                .min(PackBasis.takenFirst(File::format, File::madeHere, File::id));
     }
 
     /** Matches addresses that were pasted to the files of the site's latest pack. */

@@ -70,6 +70,22 @@ public record SiteRole(
         return new SiteRole(role, id, generic, faces, selector, size, lineHeight, letterSpacing);
     }
 
+    /** The roles without their faces, in a text that is equal for equal settings. */
+    public static String settings(List<SiteRole> roles) {
+        return roles.stream()
+                .map(role -> new SiteRole(
+                        role.role,
+                        "",
+                        role.generic,
+                        List.of(),
+                        role.selector,
+                        role.size,
+                        role.lineHeight,
+                        role.letterSpacing))
+                .toList()
+                .toString();
+    }
+
     /** The role as it is recorded; refused where its selector or a length is none. */
     SiteRole checked() {
         return new SiteRole(

@@ -30,6 +30,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -149,7 +150,13 @@ public class SiteService implements Reverser {
                     roles.stream()
                             .flatMap(role -> role.faces().stream()
                                     .map(face -> new Ask(role.role(), role.familyId(), face.toSlot())))
-                            .toList());
+                            .toList(),
+                    new Snapshot.Delivery(
+                            SiteRole.settings(roles),
+                            delivery.toString(),
+                            Optional.ofNullable(delivery.budget()),
+                            delivery.cuts(),
+                            Optional.empty()));
         }
     }
 

@@ -112,7 +112,7 @@ class PackServiceTest {
         rows.add(row(REGULAR, true, Verdict.ALLOWED));
         rows.add(row(BOLD, false, Verdict.ALLOWED));
         rows.add(row(Slot.of(900, 100, Slope.UPRIGHT), true, Verdict.REFUSED));
-        PackView pack = service.make("s");
+        PackView pack = service.make("s", Optional.empty());
         assertThat(pack.contents().stream().filter(content -> content.leftOut()).map(content -> content.path()))
                 .containsExactly("Wendlow Bold: not held", "Wendlow Black: ended yesterday");
         assertThat(pack.contents().stream().filter(content -> content.path().endsWith(".woff2")))
@@ -125,7 +125,7 @@ class PackServiceTest {
     void aFaceThatTwoRolesAskForIsMadeOnce() {
         rows.add(row(REGULAR, true, Verdict.ALLOWED));
         rows.add(row(REGULAR, true, Verdict.ALLOWED));
-        PackView pack = service.make("s");
+        PackView pack = service.make("s", Optional.empty());
         assertThat(pack.contents().stream().filter(content -> content.path().endsWith(".woff2")))
                 .hasSize(1);
         verify(store, times(1)).get("sha");
@@ -134,7 +134,9 @@ class PackServiceTest {
     @Test
     void nothingAllowedMakesNoPackAndSaysWhy() {
         rows.add(row(REGULAR, true, Verdict.REFUSED));
-        assertThatThrownBy(() -> service.make("s")).isInstanceOf(Fault.class).hasMessageContaining("ended yesterday");
+        assertThatThrownBy(() -> service.make("s", Optional.empty()))
+                .isInstanceOf(Fault.class)
+                .hasMessageContaining("ended yesterday");
         rows.set(
                 0,
                 new AskedRow(
@@ -146,16 +148,16 @@ class PackServiceTest {
                         "",
                         Verdict.ALLOWED,
                         List.of()));
-        assertThatThrownBy(() -> service.make("s")).hasMessageContaining("no domain");
+        assertThatThrownBy(() -> service.make("s", Optional.empty())).hasMessageContaining("no domain");
         rows.clear();
-        assertThatThrownBy(() -> service.make("s")).hasMessageContaining("asks for no faces yet");
+        assertThatThrownBy(() -> service.make("s", Optional.empty())).hasMessageContaining("asks for no faces yet");
         verify(entities, never()).persist(any());
     }
 
     @Test
     void notStatedIsNotAllowed() {
         rows.add(row(REGULAR, true, Verdict.NOT_STATED));
-        assertThatThrownBy(() -> service.make("s")).hasMessageContaining("not stated");
+        assertThatThrownBy(() -> service.make("s", Optional.empty())).hasMessageContaining("not stated");
         verify(store, never()).put(any(byte[].class));
     }
 
@@ -164,7 +166,7 @@ class PackServiceTest {
         rows.add(row(REGULAR, true, Verdict.ALLOWED));
         List<AskedRow> changed = List.of(row(REGULAR, true, Verdict.ALLOWED), row(BOLD, false, Verdict.ALLOWED));
         when(flags.comparison("s")).thenReturn(List.copyOf(rows)).thenReturn(changed);
-        PackView pack = service.make("s");
+        PackView pack = service.make("s", Optional.empty());
         assertThat(pack.contents().stream().filter(content -> content.leftOut()))
                 .hasSize(1);
         verify(entities, times(1)).persist(any(PackEntity.class));
@@ -179,41 +181,17 @@ class PackServiceTest {
     }
 
     @Test
-    void aPackSaysWhatChangedSinceItWasMade() {
-        AskedRow regular = row(REGULAR, true, Verdict.ALLOWED);
-        AskedRow bold = row(BOLD, false, Verdict.ALLOWED);
-        Basis before = basis(List.of("client.example"), List.of(regular, bold));
-        assertThat(before.changedTo(before)).isEmpty();
-        assertThat(before.changedTo(basis(List.of("b.example"), List.of(regular, bold))))
-                .containsExactly("The site’s domains are b.example by now.");
-        assertThat(before.changedTo(basis(before.domains(), List.of(row(REGULAR, true, Verdict.REFUSED)))))
-                .containsExactly(
-                        "Wendlow Regular is no longer allowed: ended yesterday.",
-                        "Running text no longer asks for Wendlow Bold.");
-        assertThat(before.changedTo(basis(
-                        before.domains(),
-                        List.of(
-                                regular,
-                                row(BOLD, true, Verdict.ALLOWED),
-                                row(REGULAR_ITALIC, true, Verdict.ALLOWED)))))
-                .containsExactly("Wendlow Bold is held by now.", "Running text asks for Wendlow Italic by now.");
-        AskedRow other = new AskedRow(
-                TextRole.RUNNING_TEXT,
-                "f",
-                "Wendlow",
-                SlotView.of(REGULAR),
-                List.of(new HeldView("id", "w.ttf", "other", "ttf", SlotView.of(REGULAR), false)),
-                "",
-                Verdict.ALLOWED,
-                regular.domains());
-        assertThat(before.changedTo(basis(before.domains(), List.of(other, bold))))
-                .containsExactly("Another file is held for Wendlow Regular by now.");
-    }
-
-    private static final Slot REGULAR_ITALIC = Slot.of(400, 100, Slope.ITALIC);
-
-    private static Basis basis(List<String> domains, List<AskedRow> asked) {
-        return new Basis(domains, asked, Optional.of(List.of()), Optional.of(SiteDelivery.usual()));
+    void whatIsNotAllowedGoesInWithAReasonThatIsKept() {
+        rows.add(row(REGULAR, true, Verdict.REFUSED));
+        rows.add(row(BOLD, false, Verdict.REFUSED));
+        PackView pack = service.make("s", Optional.of("the vendor agreed by phone"));
+        assertThat(pack.anyway()).isEqualTo("the vendor agreed by phone");
+        assertThat(pack.contents().stream().filter(content -> content.leftOut()).map(content -> content.path()))
+                .containsExactly("Wendlow Bold: not held");
+        rows.set(0, row(REGULAR, true, Verdict.ALLOWED));
+        assertThat(service.make("s", Optional.of("not needed")).anyway())
+                .as("nothing in it needs the reason")
+                .isNull();
     }
 
     private static AskedRow row(Slot slot, boolean isHeld, Verdict verdict) {
