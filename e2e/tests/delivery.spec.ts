@@ -234,3 +234,24 @@ test("a style sheet is proof-read for a site, line by line, and corrected", asyn
   await settled(page);
   await fits(page);
 });
+
+test("what is not allowed goes into a pack with a reason only, and stays flagged", async ({ page }) => {
+  await signIn(page);
+  await openRecord(page, "/sites", "Copperline");
+  const part = page.locator("#pack");
+  await expect(part.getByText("This pack is out of date.")).toBeVisible();
+  await part.getByText("are not allowed here and stay out of packs").click();
+  await part.getByRole("button", { name: "Make it with them" }).click();
+  await expect(part.getByText("Say why it is made all the same.")).toBeVisible();
+  await part.getByLabel("Why").fill("agreed on the phone");
+  await part.getByRole("button", { name: "Make it with them" }).click();
+  await expect(part.getByText("Made with what is not allowed, because: agreed on the phone")).toBeVisible();
+  await expect(page.getByText("Copperline delivers what is not allowed")).toBeVisible();
+  await expect(page.getByText("Copperline is due a new pack")).toBeHidden();
+  await part.getByText("What it changed").first().click();
+  await expect(part.getByText(/^Against the pack of/)).toBeVisible();
+  await part.getByText("Earlier packs").click();
+  await expect(part.getByRole("link", { name: "Download", exact: true })).toBeVisible();
+  await audit(page);
+  await fits(page);
+});

@@ -39,6 +39,7 @@ export const legend: { group: Flag["group"]; says: string }[] = [
   { group: "UNLICENSED", says: "an obelus: what may not be used here, or nobody knows whether it may" },
   { group: "MISSING", says: "a caret: what is asked for and not held" },
   { group: "DUPLICATE", says: "a loop: what is held or paid for twice" },
+  { group: "SURPLUS", says: "a stroke through a line: what is delivered and not needed" },
 ];
 
 export const otherMarks: [string, string][] = [

@@ -2,14 +2,16 @@ import Button from "@mui/material/Button";
 import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
-import type { Pack } from "../shared/api/types";
+import type { AskedRow, Pack } from "../shared/api/types";
 import { isoDay, kB } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
+import { Difference, EarlierPacks } from "./EarlierPacks";
+import { MakeAnyway } from "./MakeAnyway";
 import { useLatestPack, useMakePack } from "./usePack";
-import { packInWords, placedInWords, words } from "./words";
+import { madeAnyway, packInWords, placedInWords, words } from "./words";
 
 /** The latest pack of a site, and the making of a new one. */
-export function Packs({ siteId }: { siteId: string }) {
+export function Packs({ siteId, rows }: { siteId: string; rows: AskedRow[] }) {
   const list = useLatestPack(siteId);
   return (
     <>
@@ -21,6 +23,7 @@ export function Packs({ siteId }: { siteId: string }) {
           latest ? <Latest pack={latest} /> : <p className="quiet first">{words.noPack}</p>
         }
       </Shown>
+      <MakeAnyway siteId={siteId} rows={rows} />
     </>
   );
 }
@@ -34,7 +37,7 @@ export function MakePack({ siteId }: { siteId: string }) {
     <Button
       variant={latest && latest.changedSince.length === 0 ? "outlined" : "contained"}
       disabled={make.isPending}
-      onClick={() => make.mutate()}
+      onClick={() => make.mutate("")}
     >
       {make.isPending ? words.making : latest ? words.makeNew : words.make}
     </Button>
@@ -77,6 +80,7 @@ function Latest({ pack }: { pack: Pack }) {
         </a>{" "}
         {packInWords(pack, files.length)} <Placed pack={pack} />
       </p>
+      {pack.anyway && <p className="rubric">{madeAnyway(pack.anyway)}</p>}
       {pack.changedSince.length > 0 && (
         <div className="outdated" role="status">
           <b>{words.outdated}</b>
@@ -99,6 +103,8 @@ function Latest({ pack }: { pack: Pack }) {
           </li>
         ))}
       </ul>
+      <Difference pack={pack} />
+      <EarlierPacks siteId={pack.siteId} />
     </>
   );
 }

@@ -7,7 +7,7 @@ import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
 import { Choice } from "../shared/parts/Choice";
 import { OneFamilyChoice } from "../shared/parts/RecordChoice";
 import { RoleSetting } from "./RoleSetting";
-import { fakedIn } from "./roles";
+import { fakedIn, genericOf } from "./roles";
 import { fakedInWords, genericWords, roleWords, words } from "./words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
@@ -27,7 +27,14 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
           label={`${name}: family`}
           placeholder={words.chooseFamily}
           chosen={family ? { id: family.id, name: family.name } : null}
-          onChange={(chosen) => onChange({ ...role, familyId: chosen.id, faces: [] })}
+          onChange={(chosen) =>
+            onChange({
+              ...role,
+              familyId: chosen.id,
+              faces: [],
+              generic: genericOf(chosen.classification) ?? role.generic,
+            })
+          }
         />
         <span className="quiet">{words.then}</span>
         <Choice

@@ -18,6 +18,7 @@ import { MakePack, Packs } from "./Packs";
 import { PageViews } from "./PageViews";
 import { SiteForm, withHosts, type SiteFields } from "./SiteForm";
 import { SiteRoles } from "./SiteRoles";
+import { placeOf } from "./packs";
 import { words } from "./words";
 
 export function SitePage() {
@@ -119,6 +120,7 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
     const body = { ...draftOf(site), clientId: known?.id ?? site.clientId, name, domains, staging };
     return bodyOf(api.POST("/api/sites/{id}/preview", { params: { path: { id } }, body }));
   };
+  const at = (place: ReturnType<typeof placeOf>) => flags.filter((flag) => placeOf(flag) === place);
   return (
     <Leaf
       title={site.name}
@@ -134,17 +136,17 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
       actions={<MakePack siteId={id} />}
       leaves={<SiteLeaves id={id} flags={{ "": flags.length }} />}
     >
-      <Line notes={<FlagNotes flags={flags.filter((flag) => flag.kind !== "FACE_NOT_HELD")} />}>
+      <Line notes={<FlagNotes flags={at("asked")} />}>
         <h2 className="section">
           {words.askedHeldAllowed} <small>{words.every}</small>
         </h2>
         <Shown of={rows}>{(asked) => <AskedHeldAllowed rows={asked} />}</Shown>
       </Line>
-      <Line notes={<FlagNotes flags={flags.filter((flag) => flag.kind === "FACE_NOT_HELD")} />}>
+      <Line id="faces" notes={<FlagNotes flags={at("faces")} />}>
         <SiteRoles site={site} onSave={(roles) => keep({ roles })} />
       </Line>
-      <Line>
-        <Packs siteId={id} />
+      <Line id="pack" notes={<FlagNotes flags={at("pack")} />}>
+        <Packs siteId={id} rows={rows.data ?? []} />
       </Line>
       <Line>
         <h2 className="section">{words.nameAndDomains}</h2>

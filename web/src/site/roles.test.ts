@@ -3,7 +3,7 @@ import { staticSlot } from "../shared/font/slots";
 import type { Family, HeldFile, Role } from "../shared/api/types";
 import { role as roleIn } from "../testing/samples";
 import { domainsIn } from "../shared/parts/domains";
-import { byRole, fakedIn, inOrder, roleInWords, undoneOf, weigh } from "./roles";
+import { byRole, fakedIn, inOrder, roleInWords, undoneOf, weigh, genericOf } from "./roles";
 import { settingInWords, weightInWords } from "./words";
 
 const regular = staticSlot(400, "upright");
@@ -117,5 +117,18 @@ describe("a site", () => {
       undone: ["Not cut."],
     };
     expect(undoneOf({ faces: [face, face], bytes: 2, budget: null })).toEqual(["Not cut."]);
+  });
+});
+
+describe("genericOf", () => {
+  it("proposes what stands in for a kind of type, and nothing for an unknown one", () => {
+    expect(["SERIF", "DISPLAY", "MONOSPACED", "HANDWRITING", "", undefined].map(genericOf)).toEqual([
+      "SERIF",
+      "SANS_SERIF",
+      "MONOSPACE",
+      "CURSIVE",
+      undefined,
+      undefined,
+    ]);
   });
 });

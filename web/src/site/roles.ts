@@ -76,3 +76,20 @@ export function roleInWords(role: Role | null, families: Family[]): string {
   const name = families.find((family) => family.id === role.familyId)?.name ?? "another family";
   return `${name}, ${role.faces.map((face) => face.label || face.key).join(", ") || "no face"}`;
 }
+
+/** The generic family that can stand in for a family of a kind; none where the kind is not known. */
+export function genericOf(classification: string | undefined): Role["generic"] | undefined {
+  switch (classification) {
+    case "SERIF":
+      return "SERIF";
+    case "SANS_SERIF":
+    case "DISPLAY":
+      return "SANS_SERIF";
+    case "MONOSPACED":
+      return "MONOSPACE";
+    case "HANDWRITING":
+      return "CURSIVE";
+    default:
+      return undefined;
+  }
+}

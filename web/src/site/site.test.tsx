@@ -27,6 +27,7 @@ function pack(change: Partial<Pack> = {}): Pack {
     contents: [{ path: "fonts/ostrel-400.woff2", bytes: 11_000, leftOut: false }],
     changedSince: [],
     placedOn: null,
+    anyway: null,
     ...change,
   };
 }

@@ -7,11 +7,17 @@ export function useLatestPack(siteId: string) {
   return useGet("/api/sites/{id}/packs", { path: { id: siteId }, query: { limit: 1 } });
 }
 
-/** Makes a pack of what is held and allowed. */
+/** Makes a pack of what is held and allowed; with a reason, of what is not allowed too. */
 export function useMakePack(siteId: string) {
   return useChange({
     of: "pack",
-    change: () => bodyOf(api.POST("/api/sites/{id}/packs", { params: { path: { id: siteId } } })),
+    change: (reason: string) =>
+      bodyOf(
+        api.POST("/api/sites/{id}/packs", {
+          params: { path: { id: siteId } },
+          body: reason ? { reason } : undefined,
+        }),
+      ),
     said: (pack) => `Made a pack of ${kB(pack.bytes)}.`,
   });
 }

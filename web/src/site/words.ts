@@ -1,4 +1,4 @@
-import type { Pack, Role, SiteWeight } from "../shared/api/types";
+import type { Pack, PackDifference, Role, SiteWeight } from "../shared/api/types";
 import { count, day, kB, listed, moment, tenths } from "../shared/parts/format";
 
 /** What the Sites place says. */
@@ -59,6 +59,15 @@ export const words = {
   making: "Making …",
   makeNew: "Make a new pack",
   make: "Make a pack",
+  makeAnyway: "Make it with them",
+  anywayWhy: "Why",
+  anywayHelp: "Recorded in the pack and in the history; it stays flagged until the faces are allowed.",
+  anywayNeeded: "Say why it is made all the same.",
+  earlier: "Earlier packs",
+  downloadIt: "Download",
+  difference: "What it changed",
+  rulesCame: "Rules that came",
+  rulesWent: "Rules that went",
   asItIs: "as it is",
   place: "It is placed",
   unplace: "It is not placed",
@@ -121,6 +130,25 @@ export function settingInWords(role: Pick<Role, keyof typeof settingWords>): str
 
 export function fakedInWords(faked: string[]): string {
   return `Faked by browsers where it appears, as no face is chosen for it: ${listed(faked)}.`;
+}
+
+export function madeAnyway(reason: string): string {
+  return `Made with what is not allowed, because: ${reason}`;
+}
+
+export function anywayInWords(faces: string[]): string {
+  return `${listed(faces)} ${faces.length === 1 ? "is" : "are"} not allowed here and ${
+    faces.length === 1 ? "stays" : "stay"
+  } out of packs. Make one with ${faces.length === 1 ? "it" : "them"} all the same?`;
+}
+
+/** Against which pack another is held, and whether anything differs. */
+export function differenceSince(since: string | null, changed: PackDifference): string {
+  if (since === null) {
+    return "It is the first pack of the site.";
+  }
+  const nothing = changed.files.length + changed.came.length + changed.went.length === 0;
+  return `${nothing ? "Nothing differs from" : "Against"} the pack of ${moment(since)}${nothing ? "." : ":"}`;
 }
 
 export function placedInWords(on: string): string {

@@ -36,7 +36,12 @@ describe("what is asked again after a change", () => {
     expect(after("flag")).toEqual(["/api/flags/gathered", "/api/flags/counts", "/api/history"]);
     expect(after("backup")).toEqual(["/api/backups"]);
     expect(after("person")).toEqual(["/api/history", "/api/people", "/api/session"]);
-    expect(after("pack")).toEqual(["/api/sites/{id}/packs", "/api/history"]);
+    expect(after("pack")).toEqual([
+      "/api/sites/{id}/packs",
+      "/api/flags/gathered",
+      "/api/flags/counts",
+      "/api/history",
+    ]);
   });
 
   it("is everything after something was taken back", () => {

@@ -36,7 +36,7 @@ const follows: Record<Exclude<Changed, "anything">, string[]> = {
   "accepted intake": [...inventory, "/api/intakes", "/api/history"],
   person: ["/api/people", "/api/session", "/api/history"],
   session: ["/api/session"],
-  pack: ["/api/sites/{id}/packs", "/api/packs", "/api/history"],
+  pack: ["/api/sites/{id}/packs", "/api/packs", "/api/flags", "/api/history"],
   backup: ["/api/backups"],
   fixity: ["/api/storage", "/api/flags"],
 };

@@ -5,7 +5,8 @@ import { groupNames } from "./words";
 type Group = Flag["group"];
 
 /**
- * The proof-reader's and scribe's signs: an obelus for doubt, a caret for what lacks, a loop for what is to go. Where
+ * The proof-reader's and scribe's signs: an obelus for doubt, a caret for what lacks, a loop for what is to go once, a stroke
+ * through a line for what is too much. Where
  * its word stands beside it, a sign is `decoration`; alone, it says its word.
  */
 export function Sign({
@@ -44,6 +45,7 @@ const signs: Record<Group, ReactNode> = {
     </>
   ),
   MISSING: <path d="M3 14.5 9 4l6 10.5" />,
+  SURPLUS: <path d="M2.5 9h13M12 3 6 15" />,
   DUPLICATE: (
     <path d="M2 13.5c4 .5 8-2.500 9.500-6.500.800-2.200-.400-4-2-3.800-2 .200-2.700 2.800-1.300 5 1.600 2.600 4.300 4.300 7.800 4.300" />
   ),

@@ -178,6 +178,12 @@ export function wayOf(flag: Flag): [string, string] {
       return ["Add the files", `/intake?flag=${flag.id}`];
     case "SETTLE_DUPLICATE":
       return ["Choose which to keep", "/families/duplicates"];
+    case "MAKE_PACK":
+      return ["Make a new pack", `/sites/${flag.siteId}#pack`];
+    case "CHOOSE_FACES":
+      return ["Choose the faces", `/sites/${flag.siteId}#faces`];
+    case "NAME_LANGUAGES":
+      return ["Name the languages", `/sites/${flag.siteId}/delivery`];
     case "EDIT_LICENSE":
       return flag.licenseId
         ? ["Edit the terms", `${license}/terms`]

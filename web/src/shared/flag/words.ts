@@ -5,6 +5,7 @@ export const groupNames: Record<Flag["group"], string> = {
   UNLICENSED: "Unlicensed",
   MISSING: "Missing",
   DUPLICATE: "Duplicate",
+  SURPLUS: "Surplus",
 };
 
 /** Kinds of the license group that stand under their own words: only what may not be used is called unlicensed. */
@@ -13,6 +14,7 @@ const ownWords: Partial<Record<Flag["kind"], string>> = {
   LICENSE_ENDING: "Ends soon",
   NO_PROOF: "No proof",
   EMBEDDING_DISAGREES: "File disagrees",
+  PACK_DUE: "Pack due",
 };
 
 /** The word under which a flag stands. */

@@ -7,7 +7,8 @@ import { useSettled } from "./useSettled";
 
 const MOST = 20;
 
-export type NamedRecord = { id: string; name: string };
+/** A record by its name; a family with what kind of type it is, where that is known. */
+export type NamedRecord = { id: string; name: string; classification?: string };
 
 type Find = (name: string | undefined, enabled: boolean) => NamedRecord[];
 
@@ -35,7 +36,11 @@ function useNameSearch(find: Find, chosenName = "") {
     open,
     onOpen: () => setOpen(true),
     onClose: () => setOpen(false),
-    options: found.map((record): NamedRecord => ({ id: record.id, name: record.name })),
+    options: found.map(({ id, name: said, classification }): NamedRecord => ({
+      id,
+      name: said,
+      classification,
+    })),
     filterOptions: (all: NamedRecord[]) => all,
     getOptionLabel: (record: NamedRecord) => record.name,
     isOptionEqualToValue: (a: NamedRecord, b: NamedRecord) => a.id === b.id,

@@ -84,6 +84,6 @@ describe("a choice of families", () => {
     expect(field).toHaveValue("Marl");
     await userEvent.click(field);
     await userEvent.click(await screen.findByRole("option", { name: "Ostrel" }));
-    expect(chosen).toHaveBeenCalledExactlyOnceWith({ id: "Ostrel", name: "Ostrel" });
+    expect(chosen).toHaveBeenCalledExactlyOnceWith({ id: "Ostrel", name: "Ostrel", classification: "" });
   });
 });

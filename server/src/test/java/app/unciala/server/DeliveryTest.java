@@ -143,6 +143,26 @@ class DeliveryTest {
     }
 
     @Test
+    void aPackIsComparedWithTheOneBeforeIt() throws IOException {
+        deliver(Map.of("languages", List.of("en")));
+        pack();
+        deliver(Map.of("languages", List.of("en"), "browsers", "SOME_YEARS_BACK"));
+        Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
+
+        JsonNode difference = caller.get("/api/packs/" + made.json().get("id").asString() + "/changes")
+                .json();
+
+        assertThat(difference.get("since").isNull()).isFalse();
+        JsonNode changed = difference.get("changed");
+        assertThat(changed.get("files").valueStream().map(file -> file.get("path")
+                        .asString()))
+                .anyMatch(path -> path.endsWith(".woff"))
+                .noneMatch(path -> path.endsWith(".woff2"));
+        assertThat(changed.get("came").get(0).asString()).contains("format(\"woff\")");
+        assertThat(changed.get("went")).hasSize(1);
+    }
+
+    @Test
     void aPackIsMadeOfWhatIsNotAllowedOnlyWithAReasonAndStaysFlagged() throws IOException {
         deliver(Map.of("languages", List.of("en"), "budget", 100));
         serving("REFUSED");

@@ -2,10 +2,13 @@ package app.unciala.core.pack;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 
 /** The files that are handed to a site, by their paths. */
@@ -18,6 +21,17 @@ public record Pack(List<Entry> entries) {
 
     public Pack {
         entries = List.copyOf(entries);
+    }
+
+    /** The pack that an archive holds. */
+    public static Pack unzipped(InputStream archive) throws IOException {
+        List<Entry> entries = new ArrayList<>();
+        try (ZipInputStream zip = new ZipInputStream(archive)) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                entries.add(new Entry(entry.getName(), zip.readAllBytes()));
+            }
+        }
+        return new Pack(entries);
     }
 
     /** The pack as a zip archive. */

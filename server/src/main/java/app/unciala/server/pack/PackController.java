@@ -3,6 +3,7 @@ package app.unciala.server.pack;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.listing.Page;
 import app.unciala.server.pack.PackService.Archive;
+import app.unciala.server.pack.PackService.PackChanges;
 import app.unciala.server.pack.PackService.PackView;
 import app.unciala.server.pack.PackWeights.PastedUrls;
 import app.unciala.server.pack.PackWeights.Wanted;
@@ -48,7 +49,9 @@ class PackController {
 
     /** Why what is not allowed goes into a pack all the same. */
     record Anyway(
-            @Size(max = 2000, message = "A reason has at most 2,000 characters.") @Nullable
+            @Schema(types = {"string", "null"})
+            @Size(max = 2000, message = "A reason has at most 2,000 characters.")
+            @Nullable
             String reason) {}
 
     @GetMapping("/api/sites/{id}/packs")
@@ -85,6 +88,11 @@ class PackController {
     @GetMapping("/api/packs/{id}")
     PackView get(@PathVariable String id) {
         return packs.get(id);
+    }
+
+    @GetMapping("/api/packs/{id}/changes")
+    PackChanges changes(@PathVariable String id) {
+        return packs.changes(id);
     }
 
     @GetMapping("/api/packs/{id}.zip")

@@ -5,6 +5,7 @@ import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack;
+import app.unciala.core.pack.PackDifference;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Setting;
@@ -31,6 +32,9 @@ import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -123,6 +127,20 @@ public class PackService {
             LocalDate placedOn,
 
             @Schema(types = {"string", "null"}) @Nullable String anyway) {}
+
+    /**
+     * What changed with a pack.
+     *
+     * @param since when the one before it was made; null when it is the first
+     */
+    public record PackChanges(
+            @Schema(
+                    types = {"string", "null"},
+                    format = "date-time")
+            @Nullable
+            Instant since,
+
+            PackDifference changed) {}
 
     /** A pack's archive, and the name under which it is handed over. */
     public record Archive(Path file, String name) {}
@@ -269,6 +287,25 @@ public class PackService {
     public PackView get(String id) {
         PackEntity pack = find(id);
         return view(pack, basis(sites.get(pack.siteId())));
+    }
+
+    /** What a pack has otherwise than the one of the same site before it. */
+    @Transactional(readOnly = true)
+    public PackChanges changes(String id) {
+        PackEntity pack = find(id);
+        Optional<PackEntity> before =
+                packs.findFirstBySiteIdAndMadeAtBeforeOrderByMadeAtDescIdAsc(pack.siteId(), pack.madeAt());
+        return new PackChanges(
+                before.map(PackEntity::madeAt).orElse(null),
+                PackDifference.between(before.map(this::unzipped).orElse(new Pack(List.of())), unzipped(pack)));
+    }
+
+    private Pack unzipped(PackEntity pack) {
+        try {
+            return Pack.unzipped(new ByteArrayInputStream(store.get(pack.sha256())));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Says on which day a pack was placed on its host; nothing takes that back. */
