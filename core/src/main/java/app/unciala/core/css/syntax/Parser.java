@@ -59,8 +59,8 @@ final class Parser {
         open.forEach(index -> problem(
                 tokens.get(index).start(),
                 tokens.get(index).is(Kind.OPEN_CURLY)
-                        ? "This { is never closed; allRulesthing after it belongs to it."
-                        : "This bracket is never closed; allRulesthing after it is swallowed."));
+                        ? "This { is never closed; everything after it belongs to it."
+                        : "This bracket is never closed; everything after it is swallowed."));
         return ends;
     }
 

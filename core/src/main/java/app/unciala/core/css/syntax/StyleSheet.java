@@ -28,6 +28,11 @@ public record StyleSheet(
         return Parser.parse(text);
     }
 
+    /** The tokens of a value that stands by itself. */
+    public static List<Token> tokens(String value) {
+        return Tokenizer.tokens(value).tokens();
+    }
+
     /** What stands in a style sheet or block: a rule or a declaration. */
     public sealed interface Node {
         int start();
@@ -139,7 +144,8 @@ public record StyleSheet(
         return parts;
     }
 
-    static List<Token> trimmed(List<Token> some) {
+    /** Some tokens without whitespace around them. */
+    public static List<Token> trimmed(List<Token> some) {
         int from = 0;
         int to = some.size();
         while (from < to && some.get(from).is(Kind.WHITESPACE)) {

@@ -52,7 +52,7 @@ public record Token(Kind kind, String value, double number, int start, int end) 
     }
 
     /** Whether it begins a block or a function, which a token of another kind ends. */
-    boolean opens() {
+    public boolean opens() {
         return switch (kind) {
             case FUNCTION, OPEN_ROUND, OPEN_SQUARE, OPEN_CURLY -> true;
             default -> false;
@@ -60,7 +60,7 @@ public record Token(Kind kind, String value, double number, int start, int end) 
     }
 
     /** Whether it ends what the other began. */
-    boolean closes(Token opening) {
+    public boolean closes(Token opening) {
         return switch (opening.kind) {
             case FUNCTION, OPEN_ROUND -> kind == Kind.CLOSE_ROUND;
             case OPEN_SQUARE -> kind == Kind.CLOSE_SQUARE;

@@ -1,0 +1,113 @@
+package app.unciala.core.css.cascade;
+
+import app.unciala.core.css.cascade.StyleRules.Block;
+import app.unciala.core.css.cascade.StyleRules.Origin;
+import app.unciala.core.css.cascade.StyleRules.Selected;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What rules say of one element, by property. */
+final class Candidates {
+    static final int AFTER_ALL_LAYERS = Integer.MAX_VALUE;
+    static final int BEFORE_ALL_LAYERS = -1;
+
+    private final Map<Property, List<Candidate>> byProperty = new EnumMap<>(Property.class);
+    private final Map<String, List<Candidate>> custom = new HashMap<>();
+
+    /**
+     * One thing that is said, with all that decides whether it counts.
+     *
+     * @param by nothing for what an attribute of the element says
+     * @param layer the later one counts
+     * @param index among what the same rule says
+     */
+    record Candidate(Block block, Optional<Selected> by, int layer, long specificity, int index, Entry entry)
+            implements Comparable<Candidate> {
+        /** Those that count less first (section 6.1). */
+        @Override
+        public int compareTo(Candidate other) {
+            if (level() != other.level()) {
+                return Integer.compare(level(), other.level());
+            }
+            if (layer != other.layer) {
+                int layers = Integer.compare(layer, other.layer);
+                boolean reversed = entry.important() && layer != AFTER_ALL_LAYERS && other.layer != AFTER_ALL_LAYERS;
+                return reversed ? -layers : layers;
+            }
+            if (specificity != other.specificity) {
+                return Long.compare(specificity, other.specificity);
+            }
+            int order = Integer.compare(block.order(), other.block.order());
+            return order != 0 ? order : Integer.compare(index, other.index);
+        }
+
+        private int level() {
+            boolean author = isAuthors();
+            return entry.important() ? author ? 2 : 3 : author ? 1 : 0;
+        }
+
+        boolean isAuthors() {
+            return block.origin() == Origin.AUTHOR;
+        }
+
+        /** Whether another is of the same origin, or of the same layer too. */
+        boolean isOfSame(Candidate other, boolean originOnly) {
+            return block.origin() == other.block.origin() && (originOnly || layer == other.layer);
+        }
+
+        Rule rule() {
+            return by.map(Selected::rule).orElseGet(() -> new Rule(block.url(), block.line(), "style"));
+        }
+    }
+
+    void addAll(Selected selected) {
+        addAll(
+                selected.block(),
+                Optional.of(selected),
+                selected.block().layer().order(),
+                selected.selector().specificity());
+    }
+
+    /** Adds what an attribute says, before or after what stands in layers. */
+    void addAll(Block attribute, int layer) {
+        addAll(attribute, Optional.empty(), layer, 0);
+    }
+
+    private void addAll(Block block, Optional<Selected> by, int layer, long specificity) {
+        for (int i = 0; i < block.entries().size(); i++) {
+            Entry entry = block.entries().get(i);
+            Candidate candidate = new Candidate(block, by, layer, specificity, i, entry);
+            if (entry.property() == null) {
+                custom.computeIfAbsent(entry.name(), any -> new ArrayList<>()).add(candidate);
+            } else {
+                byProperty
+                        .computeIfAbsent(entry.property(), any -> new ArrayList<>())
+                        .add(candidate);
+            }
+        }
+    }
+
+    /** Puts those that count more first. */
+    void order() {
+        byProperty.values().forEach(list -> list.sort(Collections.reverseOrder()));
+        custom.values().forEach(list -> list.sort(Collections.reverseOrder()));
+    }
+
+    boolean isEmpty() {
+        return byProperty.isEmpty() && custom.isEmpty();
+    }
+
+    /** Those of a property, the one that counts most first. */
+    List<Candidate> of(Property property) {
+        return byProperty.getOrDefault(property, List.of());
+    }
+
+    Map<String, List<Candidate>> custom() {
+        return custom;
+    }
+}

@@ -1,0 +1,330 @@
+package app.unciala.core.css.cascade;
+
+import app.unciala.core.css.cascade.Candidates.Candidate;
+import app.unciala.core.css.cascade.PageSheets.Registered;
+import app.unciala.core.css.cascade.StyleRules.Block;
+import app.unciala.core.css.cascade.StyleRules.Origin;
+import app.unciala.core.css.cascade.StyleRules.Selected;
+import app.unciala.core.css.selector.Element;
+import app.unciala.core.css.selector.Selector;
+import app.unciala.core.css.selector.Selector.Matching;
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.css.syntax.Token;
+import app.unciala.core.face.Slope;
+import com.google.common.io.Resources;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** Works out the styles of the elements of a page from its style sheets (CSS Cascading 5, section 6). */
+public final class Cascade {
+    /** Elements that selectors are tried with on one page: more than any page needs whose selectors are sensible. */
+    private static final long MOST_TRIES = 60_000_000;
+
+    private static final String BROWSER = browserStyles();
+    private static final String QUIRKS = "table { font-size: medium; font-weight: normal; font-style: normal }";
+    private static final List<String> SIZES_OF_FONT =
+            List.of("x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large");
+
+    private final StyleRules browserRules;
+    private final StyleRules rules;
+    private final Map<String, Registered> registered;
+    private final Viewport viewport;
+    private final String url;
+    private final Matching matching = new Matching(MOST_TRIES);
+    private double rootSize = TextStyle.INITIAL.size();
+
+    /**
+     * The cascade of a page.
+     *
+     * @param url of the page, which {@code style} attributes stand in
+     * @param quirks where it has no document type, and so is read as pages were long ago
+     */
+    public Cascade(PageSheets sheets, Viewport viewport, String url, boolean quirks) {
+        PageSheets browser = new PageSheets(viewport, (address, base) -> Optional.empty());
+        browser.addBrowser(quirks ? BROWSER + QUIRKS : BROWSER);
+        browserRules = browser.rules();
+        rules = sheets.rules();
+        registered = sheets.registered();
+        this.viewport = viewport;
+        this.url = url;
+    }
+
+    private static String browserStyles() {
+        try {
+            return Resources.toString(Cascade.class.getResource("browser.css"), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Whether matching was given up because of selectors that take too long. */
+    public boolean isSpent() {
+        return matching.isSpent();
+    }
+
+    /** The style of the root element, which is asked for before any other. */
+    public TextStyle ofRoot(Element root) {
+        TextStyle style = computed(candidates(root, ""), TextStyle.INITIAL);
+        rootSize = style.size();
+        return style;
+    }
+
+    /** The style of an element inside another of style {@code parent}. */
+    public TextStyle of(Element element, TextStyle parent) {
+        return computed(candidates(element, ""), parent);
+    }
+
+    /** The style of a pseudo-element, such as {@code before}; nothing where no rule speaks of it. */
+    public Optional<TextStyle> ofPseudoElement(String name, Element element, TextStyle parent) {
+        Candidates found = candidates(element, name);
+        return found.isEmpty() ? Optional.empty() : Optional.of(computed(found, parent));
+    }
+
+    private Candidates candidates(Element element, String pseudo) {
+        Candidates found = new Candidates();
+        collect(browserRules, element, pseudo, found);
+        collect(rules, element, pseudo, found);
+        if (pseudo.isEmpty()) {
+            element.attribute("style")
+                    .ifPresent(text -> found.addAll(block(text, element), Candidates.AFTER_ALL_LAYERS));
+            if (element.tag().equals("font")) {
+                found.addAll(block(hints(element), element), Candidates.BEFORE_ALL_LAYERS);
+            }
+        }
+        found.order();
+        return found;
+    }
+
+    private void collect(StyleRules from, Element element, String pseudo, Candidates found) {
+        from.forEach(element, selected -> {
+            Selector selector = selected.selector();
+            if (selector.pseudoElement().orElse("").equals(pseudo)
+                    && selector.matches(element, matching)
+                    && isInScope(selected, element)) {
+                found.addAll(selected);
+            }
+        });
+    }
+
+    private boolean isInScope(Selected selected, Element element) {
+        if (selected.scope().isEmpty()) {
+            return true;
+        }
+        for (Optional<Element> e = Optional.of(element);
+                e.isPresent();
+                e = e.get().parent()) {
+            Element at = e.get();
+            if (selected.scope().get().stream().anyMatch(root -> root.matches(at, matching))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private Block block(String declarations, Element element) {
+        StyleSheet sheet = StyleSheet.read("*{" + declarations + "}");
+        List<Entry> entries = sheet.rules().stream()
+                .limit(1)
+                .flatMap(rule -> rule.declarations().stream())
+                .filter(declaration -> Property.isRead(declaration.name()))
+                .flatMap(declaration -> Entry.of(sheet, declaration).stream())
+                .toList();
+        return new Block(Origin.AUTHOR, Layer.outermost(), 0, entries, url, element.line());
+    }
+
+    /** What the attributes of a {@code font} element say (HTML, "Phrasing content" in "Rendering"). */
+    private static String hints(Element font) {
+        String size = font.attribute("size").orElse("").strip();
+        String family =
+                font.attribute("face").map(face -> "font-family:" + face + ";").orElse("");
+        if (!size.matches("[+-]?\\d{1,3}")) {
+            return family;
+        }
+        int number = Integer.parseInt(size) + (Character.isDigit(size.charAt(0)) ? 0 : 3);
+        return family + "font-size:" + SIZES_OF_FONT.get(Math.max(1, Math.min(7, number)) - 1);
+    }
+
+    private TextStyle computed(Candidates found, TextStyle parent) {
+        Variables variables = variables(found, parent);
+        Values values = new Values(found, variables);
+        Lengths lengths = new Lengths(parent.size(), rootSize, parent.size(), viewport);
+        List<Rule> familyRules = new ArrayList<>();
+        List<FamilyName> families = values.of(
+                Property.FAMILY, FamilyName::list, parent.families(), TextStyle.INITIAL.families(), familyRules);
+        boolean monospace = FontSize.isMonospace(families);
+        FontSize size = values.of(
+                Property.SIZE,
+                value -> FontSize.said(value, parent, monospace, lengths)
+                        .map(said -> said.afterChange(parent.isMonospace(), monospace)),
+                FontSize.inherited(parent, monospace),
+                FontSize.initial(monospace),
+                null);
+        return new TextStyle(
+                families,
+                values.familyIsInherited ? parent.familyRules() : List.copyOf(familyRules),
+                size.pixels(),
+                values.of(Property.WEIGHT, value -> weight(value, parent, lengths), parent.weight(), 400.0, null),
+                values.of(Property.STYLE, FontValues::style, parent.slope(), Slope.UPRIGHT, null),
+                values.of(Property.WIDTH, value -> boxed(FontValues.width(value)), parent.width(), 100.0, null),
+                values.of(Property.FAKES_BOLD, Cascade::isAuto, parent.fakesBold(), true, null),
+                values.of(Property.FAKES_SLOPE, Cascade::isAuto, parent.fakesSlope(), true, null),
+                values.of(Property.VISIBILITY, Cascade::isVisible, parent.isVisible(), true, null),
+                values.of(Property.DISPLAY, Cascade::hasBox, parent.hasBox(), true, null),
+                values.of(Property.CONTENT, Cascade::content, Optional.empty(), Optional.empty(), null),
+                size.origin(),
+                variables);
+    }
+
+    private Variables variables(Candidates found, TextStyle parent) {
+        Map<String, String> declared = new HashMap<>();
+        registered.forEach((name, said) -> {
+            if (!said.inherits()) {
+                declared.put(name, said.initial().orElse("initial"));
+            } else if (parent == TextStyle.INITIAL) {
+                said.initial().ifPresent(value -> declared.put(name, value));
+            }
+        });
+        found.custom()
+                .forEach((name, candidates) ->
+                        declared.put(name, candidates.get(0).entry().text()));
+        return parent.variables().with(declared);
+    }
+
+    private static Optional<Double> weight(List<Token> value, TextStyle parent, Lengths lengths) {
+        Optional<String> word = FontValues.word(value);
+        if (word.filter("bolder"::equals).isPresent()) {
+            return Optional.of(FontValues.bolder(parent.weight()));
+        }
+        if (word.filter("lighter"::equals).isPresent()) {
+            return Optional.of(FontValues.lighter(parent.weight()));
+        }
+        return boxed(FontValues.weight(value, lengths));
+    }
+
+    private static Optional<Double> boxed(OptionalDouble value) {
+        return value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty();
+    }
+
+    private static Optional<Boolean> isAuto(List<Token> value) {
+        return FontValues.word(value).filter(Set.of("auto", "none")::contains).map("auto"::equals);
+    }
+
+    private static Optional<Boolean> isVisible(List<Token> value) {
+        return FontValues.word(value)
+                .filter(Set.of("visible", "hidden", "collapse")::contains)
+                .map("visible"::equals);
+    }
+
+    private static Optional<Boolean> hasBox(List<Token> value) {
+        return value.isEmpty() ? Optional.empty() : Optional.of(!value.get(0).isIdent("none"));
+    }
+
+    /** The strings of a pseudo-element's content; quotes and counters are left out. */
+    private static Optional<Optional<String>> content(List<Token> value) {
+        if (value.isEmpty()) {
+            return Optional.empty();
+        }
+        StringBuilder text = new StringBuilder();
+        value.stream()
+                .takeWhile(token -> !token.isDelim('/'))
+                .filter(token -> token.is(Token.Kind.STRING))
+                .forEach(token -> text.append(token.value()));
+        boolean none = FontValues.word(value)
+                .filter(Set.of("none", "normal")::contains)
+                .isPresent();
+        return Optional.of(none ? Optional.empty() : Optional.of(text.toString()));
+    }
+
+    /** The values of an element's properties, of the candidates the first that counts. */
+    private static final class Values {
+        private final Candidates found;
+        private final Variables variables;
+        private boolean familyIsInherited;
+
+        private Values(Candidates found, Variables variables) {
+            this.found = found;
+            this.variables = variables;
+        }
+
+        /**
+         * The value of a property.
+         *
+         * @param read nothing where browsers do not take the value
+         * @param rules filled with the rules that say it, the one that won first; null where nobody asks
+         */
+        private <T> T of(
+                Property property,
+                Function<List<Token>, Optional<T>> read,
+                T inherited,
+                T initial,
+                @Nullable List<Rule> rules) {
+            List<Candidate> candidates = found.of(property);
+            T unset = property.isInherited() ? inherited : initial;
+            int at = 0;
+            while (at < candidates.size()) {
+                Candidate candidate = candidates.get(at);
+                Optional<List<Token>> value = candidate.entry().value(variables);
+                Optional<String> word = value.filter(FontValues::isWide).flatMap(FontValues::word);
+                if (word.isPresent()) {
+                    switch (word.get()) {
+                        case "inherit" -> {
+                            familyIsInherited |= rules != null;
+                            return inherited;
+                        }
+                        case "initial" -> {
+                            told(candidates, at, rules);
+                            return initial;
+                        }
+                        case "revert" -> at = after(candidates, at, true);
+                        case "revert-layer" -> at = after(candidates, at, false);
+                        default -> {
+                            familyIsInherited |= rules != null;
+                            return unset;
+                        }
+                    }
+                    continue;
+                }
+                Optional<T> said = value.flatMap(read);
+                if (said.isPresent()) {
+                    told(candidates, at, rules);
+                    return said.get();
+                }
+                if (candidate.entry().refers()) {
+                    break;
+                }
+                at++;
+            }
+            familyIsInherited |= rules != null;
+            return unset;
+        }
+
+        /** The first candidate of another origin, or of another layer. */
+        private static int after(List<Candidate> candidates, int at, boolean origin) {
+            int next = at + 1;
+            while (next < candidates.size() && candidates.get(at).isOfSame(candidates.get(next), origin)) {
+                next++;
+            }
+            return next;
+        }
+
+        private static void told(List<Candidate> candidates, int at, @Nullable List<Rule> rules) {
+            if (rules != null && candidates.get(at).isAuthors()) {
+                candidates.subList(at, candidates.size()).stream()
+                        .filter(Candidate::isAuthors)
+                        .map(Candidate::rule)
+                        .distinct()
+                        .forEach(rules::add);
+            }
+        }
+    }
+}

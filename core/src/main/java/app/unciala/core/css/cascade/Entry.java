@@ -1,0 +1,53 @@
+package app.unciala.core.css.cascade;
+
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.css.syntax.StyleSheet.Declaration;
+import app.unciala.core.css.syntax.Token;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a declaration says of one property, or of a custom property.
+ *
+ * @param property null for a custom property
+ * @param name as it is declared: that of a shorthand where it is one
+ * @param value of the property; all of the declaration's where {@code var()} stands in it
+ * @param text the declaration's value as it is written; empty where it is not needed
+ */
+record Entry(
+        @Nullable Property property, String name, List<Token> value, String text, boolean refers, boolean important) {
+    static List<Entry> of(StyleSheet sheet, Declaration declaration) {
+        String name = declaration.name();
+        List<Token> value = declaration.value();
+        boolean important = declaration.important();
+        if (declaration.isCustomProperty()) {
+            return List.of(new Entry(null, name, value, sheet.source(value), false, important));
+        }
+        List<Entry> entries = new ArrayList<>();
+        if (Variables.refers(value)) {
+            String text = sheet.source(value);
+            Arrays.stream(Property.values())
+                    .filter(property -> property.isSaidBy(name))
+                    .forEach(property -> entries.add(new Entry(property, name, value, text, true, important)));
+        } else {
+            FontValues.expanded(name, value)
+                    .forEach((property, part) -> entries.add(new Entry(property, name, part, "", false, important)));
+        }
+        return entries;
+    }
+
+    /** The value once every {@code var()} is replaced; nothing where one stands for nothing. */
+    Optional<List<Token>> value(Variables variables) {
+        if (!refers || property == null) {
+            return Optional.of(value);
+        }
+        return variables
+                .substituted(text)
+                .map(StyleSheet::tokens)
+                .map(StyleSheet::trimmed)
+                .map(tokens -> FontValues.expanded(name, tokens).get(property));
+    }
+}

@@ -1,0 +1,321 @@
+package app.unciala.core.css.cascade;
+
+import app.unciala.core.css.cascade.StyleRules.Block;
+import app.unciala.core.css.cascade.StyleRules.Origin;
+import app.unciala.core.css.cascade.StyleRules.Selected;
+import app.unciala.core.css.selector.Selector;
+import app.unciala.core.css.selector.SelectorParser;
+import app.unciala.core.css.syntax.StyleSheet;
+import app.unciala.core.css.syntax.StyleSheet.AtRule;
+import app.unciala.core.css.syntax.StyleSheet.Declaration;
+import app.unciala.core.css.syntax.StyleSheet.Node;
+import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
+import app.unciala.core.css.syntax.Token;
+import app.unciala.core.css.syntax.Token.Kind;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+
+/** Gathers the rules of all style sheets of a page that hold in one window, in the order in which they count. */
+public final class PageSheets {
+    private static final int MOST_IMPORTS_DEEP = 12;
+    private static final int MOST_RULES = 100_000;
+
+    /**
+     * A style sheet.
+     *
+     * @param url what it is told by, and addresses in it are relative to
+     * @param firstLine the line of {@code url} in which its text begins, from 1
+     */
+    public record Sheet(String url, String text, int firstLine) {}
+
+    /** A rule for a face, with the sheet it stands in. */
+    public record FaceRule(AtRule rule, StyleSheet sheet, String url, int line) {}
+
+    /** A custom property that is registered with {@code @property}. */
+    record Registered(boolean inherits, Optional<String> initial) {}
+
+    private final BiFunction<String, String, Optional<Sheet>> imports;
+    private final MediaQuery media;
+    private final Layer outermost = Layer.outermost();
+    private final StyleRules rules = new StyleRules();
+    private final List<FaceRule> faces = new ArrayList<>();
+    private final Map<String, Registered> registered = new HashMap<>();
+    private final Set<String> open = new HashSet<>();
+    private int order;
+
+    /**
+     * No rules yet.
+     *
+     * @param imports the style sheet at an address, which is relative to that of the other style sheet
+     */
+    public PageSheets(Viewport viewport, BiFunction<String, String, Optional<Sheet>> imports) {
+        this.imports = imports;
+        media = new MediaQuery(viewport);
+    }
+
+    /** What a rule stands in. */
+    private record Around(
+            Origin origin, Layer layer, Optional<List<Selector>> nesting, Optional<List<Selector>> scope) {
+        Around in(Layer inner) {
+            return new Around(origin, inner, nesting, scope);
+        }
+    }
+
+    void addBrowser(String css) {
+        Sheet sheet = new Sheet("", css, 1);
+        add(sheet, new Around(Origin.BROWSER, Layer.outermost(), Optional.empty(), Optional.empty()), 0);
+    }
+
+    /** Adds a style sheet after those that are there, if its {@code media} holds. */
+    public void add(Sheet sheet, String mediaText) {
+        if (media.holds(StyleSheet.tokens(mediaText))) {
+            add(sheet, new Around(Origin.AUTHOR, outermost, Optional.empty(), Optional.empty()), 0);
+        }
+    }
+
+    /** The rules for faces that hold, in their order. */
+    public List<FaceRule> faces() {
+        return List.copyOf(faces);
+    }
+
+    /** Whether there are more rules than are read. */
+    public boolean isCut() {
+        return order >= MOST_RULES;
+    }
+
+    StyleRules rules() {
+        outermost.number(0);
+        return rules;
+    }
+
+    Map<String, Registered> registered() {
+        return registered;
+    }
+
+    private void add(Sheet sheet, Around around, int depth) {
+        StyleSheet read = StyleSheet.read(sheet.text());
+        new Walk(sheet, read, depth).rules(read.rules(), around);
+    }
+
+    /** Walks through one style sheet. */
+    private final class Walk {
+        private final Sheet sheet;
+        private final StyleSheet read;
+        private final int depth;
+        private boolean mayImport = true;
+
+        private Walk(Sheet sheet, StyleSheet read, int depth) {
+            this.sheet = sheet;
+            this.read = read;
+            this.depth = depth;
+        }
+
+        private int line(Node node) {
+            return sheet.firstLine() + read.place(node.start()).line() - 1;
+        }
+
+        private void rules(List<? extends Node> nodes, Around around) {
+            for (Node node : nodes) {
+                if (order >= MOST_RULES) {
+                    return;
+                }
+                if (node instanceof AtRule rule) {
+                    atRule(rule, around);
+                } else if (node instanceof QualifiedRule rule) {
+                    mayImport = false;
+                    qualified(rule, around);
+                }
+            }
+        }
+
+        private void qualified(QualifiedRule rule, Around around) {
+            Optional<List<Selector>> selectors = around.nesting().isPresent()
+                    ? SelectorParser.readNested(
+                            read, rule.prelude(), around.nesting().get())
+                    : SelectorParser.read(read, rule.prelude());
+            selectors.ifPresent(found -> {
+                declarations(found, rule.content(), line(rule), around);
+                rules(rule.content(), new Around(around.origin(), around.layer(), Optional.of(found), around.scope()));
+            });
+        }
+
+        private void declarations(List<Selector> selectors, List<Node> content, int line, Around around) {
+            List<Entry> entries = content.stream()
+                    .filter(Declaration.class::isInstance)
+                    .map(Declaration.class::cast)
+                    .filter(declaration -> Property.isRead(declaration.name()))
+                    .flatMap(declaration -> Entry.of(read, declaration).stream())
+                    .toList();
+            if (entries.isEmpty()) {
+                return;
+            }
+            Block block = new Block(around.origin(), around.layer(), order++, entries, sheet.url(), line);
+            selectors.forEach(selector -> rules.add(new Selected(selector, block, around.scope())));
+        }
+
+        private void atRule(AtRule rule, Around around) {
+            switch (rule.name()) {
+                case "charset" -> {}
+                case "import" -> {
+                    if (mayImport) {
+                        imported(rule, around);
+                    }
+                }
+                case "layer" -> layer(rule, around);
+                default -> {
+                    mayImport = false;
+                    inner(rule, around);
+                }
+            }
+        }
+
+        private void inner(AtRule rule, Around around) {
+            switch (rule.name()) {
+                case "media" -> {
+                    if (media.holds(rule.prelude())) {
+                        body(rule, around);
+                    }
+                }
+                case "supports" -> {
+                    if (Supports.hold(rule.prelude())) {
+                        body(rule, around);
+                    }
+                }
+                case "container" -> {
+                    if (container(rule.prelude())) {
+                        body(rule, around);
+                    }
+                }
+                case "scope" -> scope(rule, around);
+                case "font-face" -> faces.add(new FaceRule(rule, read, sheet.url(), line(rule)));
+                case "property" -> register(rule);
+                default -> {}
+            }
+        }
+
+        /** The rules inside, and in nested ones the declarations, which are those of the rule around. */
+        private void body(AtRule rule, Around around) {
+            around.nesting().ifPresent(selectors -> declarations(selectors, rule.content(), line(rule), around));
+            rules(rule.content(), around);
+        }
+
+        private void layer(AtRule rule, Around around) {
+            List<List<Token>> names = StyleSheet.atCommas(rule.prelude());
+            if (!rule.hasBlock()) {
+                names.forEach(name -> around.layer().named(read.source(name)));
+                return;
+            }
+            mayImport = false;
+            Layer inner = rule.prelude().isEmpty()
+                    ? around.layer().anonymous()
+                    : around.layer().named(read.source(rule.prelude()));
+            body(rule, around.in(inner));
+        }
+
+        /** A container is taken to be as wide as the window. */
+        private boolean container(List<Token> prelude) {
+            int from = 0;
+            if (!prelude.isEmpty()
+                    && prelude.get(0).is(Kind.IDENT)
+                    && !prelude.get(0).isIdent("not")) {
+                from = 1;
+            }
+            return media.holds(StyleSheet.trimmed(prelude.subList(from, prelude.size())));
+        }
+
+        private void scope(AtRule rule, Around around) {
+            List<Token> prelude = rule.prelude();
+            int end = 0;
+            while (end < prelude.size() && !prelude.get(end).is(Kind.CLOSE_ROUND)) {
+                end++;
+            }
+            if (prelude.isEmpty() || !prelude.get(0).is(Kind.OPEN_ROUND)) {
+                body(rule, around);
+                return;
+            }
+            SelectorParser.read(read, StyleSheet.trimmed(prelude.subList(1, end)))
+                    .ifPresent(roots -> rules(
+                            rule.content(),
+                            new Around(around.origin(), around.layer(), Optional.empty(), Optional.of(roots))));
+        }
+
+        private void register(AtRule rule) {
+            String name = read.source(rule.prelude());
+            if (name.startsWith("--")) {
+                boolean inherits = rule.declaration("inherits")
+                        .filter(said -> FontValues.word(said.value())
+                                .filter("false"::equals)
+                                .isPresent())
+                        .isEmpty();
+                registered.put(
+                        name,
+                        new Registered(
+                                inherits, rule.declaration("initial-value").map(said -> read.source(said.value()))));
+            }
+        }
+
+        private void imported(AtRule rule, Around around) {
+            if (rule.prelude().isEmpty() || depth >= MOST_IMPORTS_DEEP) {
+                return;
+            }
+            List<Token> prelude = rule.prelude();
+            Token first = prelude.get(0);
+            int at = 1;
+            String address = first.value();
+            if (first.is(Kind.FUNCTION) && first.value().equalsIgnoreCase("url")) {
+                while (at < prelude.size() && !prelude.get(at).is(Kind.STRING)) {
+                    at++;
+                }
+                address = at < prelude.size() ? prelude.get(at).value() : "";
+                at = Math.min(prelude.size(), afterClosing(prelude, at));
+            } else if (!first.is(Kind.STRING) && !first.is(Kind.URL)) {
+                return;
+            }
+            Layer layer = around.layer();
+            boolean holds = true;
+            while (at < prelude.size()) {
+                Token token = prelude.get(at);
+                int end = token.is(Kind.FUNCTION) ? afterClosing(prelude, at + 1) : at + 1;
+                String name = token.value().toLowerCase(Locale.ROOT);
+                if (token.isIdent("layer")) {
+                    layer = around.layer().anonymous();
+                } else if (token.is(Kind.FUNCTION) && name.equals("layer")) {
+                    layer = around.layer().named(read.source(StyleSheet.trimmed(prelude.subList(at + 1, end - 1))));
+                } else if (token.is(Kind.FUNCTION) && name.equals("supports")) {
+                    holds &= Supports.holdInside(StyleSheet.trimmed(prelude.subList(at + 1, end - 1)));
+                } else if (!token.is(Kind.WHITESPACE)) {
+                    break;
+                }
+                at = end;
+            }
+            Layer into = layer;
+            if (holds && media.holds(StyleSheet.trimmed(prelude.subList(at, prelude.size())))) {
+                imports.apply(address, sheet.url())
+                        .filter(found -> open.add(found.url()))
+                        .ifPresent(found -> {
+                            add(found, around.in(into), depth + 1);
+                            open.remove(found.url());
+                        });
+            }
+        }
+
+        private int afterClosing(List<Token> tokens, int from) {
+            int deep = 1;
+            for (int i = from; i < tokens.size(); i++) {
+                if (tokens.get(i).opens()) {
+                    deep++;
+                } else if (tokens.get(i).is(Kind.CLOSE_ROUND) && --deep == 0) {
+                    return i + 1;
+                }
+            }
+            return tokens.size();
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package app.unciala.core.css.cascade;
+
+import app.unciala.core.face.Slope;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The used values that say in which font the text of an element is set.
+ *
+ * @param families the list asked for, in order
+ * @param familyRules where the family is said: the rule that won, and then those it beat, on this element or the one
+ *     that it is inherited from; nothing where only browsers say it
+ * @param size in CSS pixels
+ * @param weight from 1 to 1000
+ * @param width in percent of the normal width
+ * @param fakesBold whether browsers may fake a bold, and likewise a slope
+ * @param isVisible whether text in it is painted where there is a box
+ * @param hasBox whether it is rendered at all: false for {@code display: none}
+ * @param content what a pseudo-element has as its text
+ */
+public record TextStyle(
+        List<FamilyName> families,
+        List<Rule> familyRules,
+        double size,
+        double weight,
+        Slope slope,
+        double width,
+        boolean fakesBold,
+        boolean fakesSlope,
+        boolean isVisible,
+        boolean hasBox,
+        Optional<String> content,
+        SizeOrigin sizeOrigin,
+        Variables variables) {
+    /** Where a size comes from: the place of its keyword in the table, from 0, or -1; and whether it is absolute. */
+    record SizeOrigin(int keyword, boolean absolute) {}
+
+    /** What the root inherits. */
+    static final TextStyle INITIAL = new TextStyle(
+            List.of(new FamilyName("serif", true)),
+            List.of(),
+            16,
+            400,
+            Slope.UPRIGHT,
+            100,
+            true,
+            true,
+            true,
+            true,
+            Optional.empty(),
+            new SizeOrigin(FontSize.MEDIUM, false),
+            Variables.NONE);
+
+    /** Whether only the generic family for fixed widths is asked for, which has a smaller size by default. */
+    boolean isMonospace() {
+        return FontSize.isMonospace(families);
+    }
+
+    /** The rule that won for the family; nothing where only browsers say it. */
+    public Optional<Rule> familyRule() {
+        return familyRules.stream().findFirst();
+    }
+}

@@ -1,0 +1,179 @@
+package app.unciala.core.css.selector;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One complex selector: compounds from left to right, each with the combinator that stands before it.
+ *
+ * @param pseudoElement the name of the pseudo-element it ends in, such as {@code before}
+ * @param text as it was written
+ */
+public record Selector(List<Step> steps, Optional<String> pseudoElement, String text) {
+    /** What stands between two compounds. */
+    enum Combinator {
+        DESCENDANT,
+        CHILD,
+        NEXT,
+        LATER
+    }
+
+    /** A compound after a combinator; that of the first counts in relative selectors only. */
+    record Step(Combinator combinator, List<Simple> simples) {
+        boolean matches(Element element, Matching matching) {
+            for (Simple simple : simples) {
+                if (!simple.matches(element, matching)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+    }
+
+    public Selector {
+        steps = List.copyOf(steps);
+    }
+
+    /** The elements that a selector was matched with are counted, so that a page cannot keep it busy without end. */
+    public static final class Matching {
+        private long left;
+        private final Optional<Element> scope;
+
+        public Matching(long most) {
+            this(most, Optional.empty());
+        }
+
+        private Matching(long most, Optional<Element> scope) {
+            left = most;
+            this.scope = scope;
+        }
+
+        /** Whether one more may be tried. */
+        boolean goesOn() {
+            return left > 0 && left-- > 0;
+        }
+
+        /** Whether it was given up, so that what it said since is not known to be true. */
+        public boolean isSpent() {
+            return left <= 0;
+        }
+
+        Optional<Element> scope() {
+            return scope;
+        }
+    }
+
+    /** Specificity (section 17): ids, classes, types, one number that orders as the three do. */
+    public long specificity() {
+        long sum = pseudoElement.isPresent() ? 1 : 0;
+        for (Step step : steps) {
+            for (Simple simple : step.simples()) {
+                sum += simple.specificity();
+            }
+        }
+        return sum;
+    }
+
+    public boolean matches(Element element, Matching matching) {
+        return matches(element, steps.size() - 1, matching) == Found.YES;
+    }
+
+    /** Whether there is a match, none here, or none for any ancestor or sibling before either. */
+    private enum Found {
+        YES,
+        NO,
+        NOWHERE
+    }
+
+    private Found matches(Element element, int at, Matching matching) {
+        if (!matching.goesOn()) {
+            return Found.NOWHERE;
+        }
+        Step step = steps.get(at);
+        if (!step.matches(element, matching)) {
+            return Found.NO;
+        }
+        if (at == 0) {
+            return Found.YES;
+        }
+        return switch (step.combinator()) {
+            case CHILD ->
+                element.parent()
+                        .map(parent -> matches(parent, at - 1, matching))
+                        .orElse(Found.NOWHERE);
+            case NEXT ->
+                element.previous()
+                        .map(before -> matches(before, at - 1, matching))
+                        .orElse(Found.NO);
+            case DESCENDANT -> {
+                for (Optional<Element> up = element.parent();
+                        up.isPresent();
+                        up = up.get().parent()) {
+                    Found found = matches(up.get(), at - 1, matching);
+                    if (found != Found.NO) {
+                        yield found;
+                    }
+                }
+                yield Found.NOWHERE;
+            }
+            case LATER -> {
+                for (Optional<Element> before = element.previous();
+                        before.isPresent();
+                        before = before.get().previous()) {
+                    Found found = matches(before.get(), at - 1, matching);
+                    if (found != Found.NO) {
+                        yield found;
+                    }
+                }
+                yield Found.NO;
+            }
+        };
+    }
+
+    /** Whether some element that stands to {@code anchor} as this relative selector says is matched. */
+    boolean matchesFrom(Element anchor, Matching matching) {
+        return reach(anchor, 0, matching);
+    }
+
+    private boolean reach(Element from, int at, Matching matching) {
+        Combinator combinator = steps.get(at).combinator();
+        return switch (combinator) {
+            case CHILD -> from.children().stream().anyMatch(child -> fits(child, at, matching));
+            case DESCENDANT ->
+                from.children().stream().anyMatch(child -> fits(child, at, matching) || reach(child, at, matching));
+            case NEXT, LATER -> {
+                List<Element> all = from.siblings();
+                int until = combinator == Combinator.NEXT ? Math.min(all.size(), from.index() + 1) : all.size();
+                yield all.subList(from.index(), until).stream().anyMatch(next -> fits(next, at, matching));
+            }
+        };
+    }
+
+    private boolean fits(Element element, int at, Matching matching) {
+        return matching.goesOn()
+                && steps.get(at).matches(element, matching)
+                && (at == steps.size() - 1 || reach(element, at + 1, matching));
+    }
+
+    /** What every element it matches has, by which it is looked up: an id, a class, a type; nothing where it has none. */
+    public Optional<Key> key() {
+        Optional<Key> best = Optional.empty();
+        for (Simple simple : steps.get(steps.size() - 1).simples()) {
+            Optional<Key> key = simple.key();
+            if (key.isPresent()
+                    && (best.isEmpty() || key.get().kind().compareTo(best.get().kind()) < 0)) {
+                best = key;
+            }
+        }
+        return best;
+    }
+
+    /** One thing that an element has; the kind that fewer elements share comes first. */
+    public record Key(Kind kind, String name) {
+        public enum Kind {
+            ID,
+            CLASS,
+            TYPE
+        }
+    }
+}
