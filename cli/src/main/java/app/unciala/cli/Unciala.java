@@ -23,7 +23,8 @@ import picocli.CommandLine.IParameterExceptionHandler;
             RenameCommand.class,
             InstanceCommand.class,
             FallbackCommand.class,
-            ProofreadCommand.class
+            ProofreadCommand.class,
+            CheckCommand.class
         })
 public final class Unciala {
     private Unciala() {}

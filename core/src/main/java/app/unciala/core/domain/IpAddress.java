@@ -7,7 +7,7 @@ import java.net.InetAddress;
 import java.util.Optional;
 
 /** IP addresses as the URL standard reads and writes them in place of a host name. */
-final class IpAddress {
+public final class IpAddress {
     private static final long ALL = 1L << 32;
 
     private IpAddress() {}
@@ -78,7 +78,7 @@ final class IpAddress {
     }
 
     /** Whether only one machine or one network reaches it (RFC 1918, RFC 3927, RFC 4193, RFC 4291, RFC 6598). */
-    static boolean isPrivate(InetAddress address) {
+    public static boolean isPrivate(InetAddress address) {
         byte[] bytes = address.getAddress();
         return address.isLoopbackAddress()
                 || address.isAnyLocalAddress()

@@ -19,7 +19,7 @@ import java.util.Optional;
  *
  * @param slot what its descriptors say; normal where they say nothing
  */
-record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> sources) {
+public record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> sources) {
     /**
      * One entry of {@code src}.
      *
@@ -28,7 +28,7 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
      * @param hint what {@code format()} says, in small letters
      * @param hintStart where the word in {@code format()} begins, with its quotes
      */
-    record Source(
+    public record Source(
             Declaration src,
             int start,
             int end,
@@ -46,13 +46,13 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
             });
         }
 
-        boolean isInline() {
+        public boolean isInline() {
             return url.filter(address -> address.regionMatches(true, 0, "data:", 0, 5))
                     .isPresent();
         }
     }
 
-    static DeclaredFace read(StyleSheet sheet, AtRule rule) {
+    public static DeclaredFace read(StyleSheet sheet, AtRule rule) {
         List<Source> sources = new ArrayList<>();
         for (Declaration declaration : rule.declarations()) {
             if (declaration.is("src")) {
@@ -66,7 +66,7 @@ record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<Source> 
         return new DeclaredFace(rule, family, slot(rule), sources);
     }
 
-    boolean isOf(String name) {
+    public boolean isOf(String name) {
         return family.filter(own -> own.names(name)).isPresent();
     }
 

@@ -15,7 +15,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Family names as style sheets write them, compared as people mistake them. */
-final class Names {
+public final class Names {
     private static final Set<String> GENERIC = Stream.concat(
                     Arrays.stream(GenericFamily.values()).map(GenericFamily::css),
                     Stream.of(
@@ -145,7 +145,7 @@ final class Names {
      * @param written how it stands there: as a string, as identifiers, as a function whose value is not known, or, as
      *     a bad string, in typographic quotes
      */
-    record Name(String text, Kind written, boolean valid, int start, int end) {
+    public record Name(String text, Kind written, boolean valid, int start, int end) {
         boolean quoted() {
             return written == Kind.STRING;
         }
@@ -159,7 +159,7 @@ final class Names {
             return written == Kind.FUNCTION;
         }
 
-        boolean isGeneric() {
+        public boolean isGeneric() {
             return !quoted() && GENERIC.contains(text.toLowerCase(Locale.ROOT));
         }
 
@@ -167,7 +167,7 @@ final class Names {
             return !quoted() && CSS_WIDE.contains(text.toLowerCase(Locale.ROOT));
         }
 
-        boolean isSystem() {
+        public boolean isSystem() {
             return isGeneric() || SYSTEM.contains(folded(text));
         }
 
@@ -178,6 +178,11 @@ final class Names {
         String key() {
             return folded(text);
         }
+    }
+
+    /** Whether a family of this name, in small letters, comes with operating systems. */
+    public static boolean isOfSystems(String folded) {
+        return SYSTEM.contains(folded) || GENERIC.contains(folded);
     }
 
     /** Reads one entry of a list of families: a string, or identifiers with spaces between. */
@@ -219,19 +224,19 @@ final class Names {
         return CssText.quote(family);
     }
 
-    static String folded(String name) {
+    public static String folded(String name) {
         return name.strip().toLowerCase(Locale.ROOT);
     }
 
     /** Letters and digits only, without accents: the same for names that differ in case, hyphens or spaces. */
-    static String plain(String name) {
+    public static String plain(String name) {
         return Normalizer.normalize(name, Normalizer.Form.NFD)
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{Nd}]", "");
     }
 
     /** How many letters are wrong between two names, counted up to 3. */
-    static int distance(String a, String b) {
+    public static int distance(String a, String b) {
         return WrongLetters.between(a, b, 2);
     }
 }

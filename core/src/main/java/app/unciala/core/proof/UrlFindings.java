@@ -5,7 +5,7 @@ import app.unciala.core.css.syntax.StyleSheet.AtRule;
 import app.unciala.core.css.syntax.StyleSheet.Rule;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
-import app.unciala.core.domain.DomainName;
+import app.unciala.core.domain.SameSite;
 import app.unciala.core.proof.DeclaredFace.Source;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,10 +19,6 @@ import java.util.stream.Stream;
 /** Addresses of fonts and imported style sheets: how they are reached, and from whom. */
 final class UrlFindings {
     private static final Pattern HOST = Pattern.compile("(?i)^(?:(https?):)?//(?:[^/?#@]*@)?([^/?#:]+)");
-
-    /** How services that share files write the address of a page about a file, which is not the file. */
-    private static final Pattern SHARED = Pattern.compile(
-            "(?i)/file/d/|/d/[\\w-]{15,}/|[?&](dl=0|usp=\\w+|share=\\w+)|/scl/fi/|/:[a-z]:/|/(share|shared|sharing)/|/view$");
 
     private static final Pattern PLACEHOLDER = Pattern.compile("\\{\\{|<%|\\$\\{|\\[\\[|%[A-Z_]+%");
     private static final Set<String> MAY_PRECEDE = Set.of("charset", "import", "namespace");
@@ -55,15 +51,7 @@ final class UrlFindings {
     static boolean isOwn(Reference reference, String url) {
         Optional<String> host = host(url);
         Optional<String> own = reference.servedAt().map(at -> at.getHost() == null ? "" : at.getHost());
-        return host.isEmpty() || own.isPresent() && registrable(host.get()).equals(registrable(own.get()));
-    }
-
-    private static String registrable(String host) {
-        try {
-            return DomainName.parse(host).registrable().ascii();
-        } catch (IllegalArgumentException e) {
-            return host;
-        }
+        return host.isEmpty() || own.isPresent() && SameSite.of(host.get(), own.get());
     }
 
     private void source(Source source) {
@@ -86,10 +74,7 @@ final class UrlFindings {
                                     + "” leads nowhere on the web: it is a path of one computer, or an expression that"
                                     + " was not replaced."));
         }
-        boolean named = source.fileName()
-                .filter(name -> name.matches("(?i).*\\.(woff2?|ttf|otf|ttc|otc|eot|svg)"))
-                .isPresent();
-        if (host(url).isPresent() && SHARED.matcher(url).find() && (!named || url.contains("?"))) {
+        if (host(url).isPresent() && ShareLinks.isOne(url)) {
             found.add(
                     Finding.at(
                             sheet,

@@ -5,6 +5,7 @@ import app.unciala.core.css.cascade.PageSheets.Registered;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
 import app.unciala.core.css.cascade.StyleRules.Selected;
+import app.unciala.core.css.cascade.TextStyle.Transform;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Matching;
@@ -18,11 +19,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Works out the styles of the elements of a page from its style sheets (CSS Cascading 5, section 6). */
@@ -34,6 +37,10 @@ public final class Cascade {
     private static final String QUIRKS = "table { font-size: medium; font-weight: normal; font-style: normal }";
     private static final List<String> SIZES_OF_FONT =
             List.of("x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large");
+
+    private static final Set<String> DRAWN = Set.of("svg", "g", "text", "tspan", "textpath");
+    private static final List<String> PRESENTATION =
+            List.of("font-family", "font-size", "font-weight", "font-style", "font-stretch", "visibility", "display");
 
     private final StyleRules browserRules;
     private final StyleRules rules;
@@ -97,8 +104,9 @@ public final class Cascade {
         if (pseudo.isEmpty()) {
             element.attribute("style")
                     .ifPresent(text -> found.addAll(block(text, element), Candidates.AFTER_ALL_LAYERS));
-            if (element.tag().equals("font")) {
-                found.addAll(block(hints(element), element), Candidates.BEFORE_ALL_LAYERS);
+            String hints = hints(element);
+            if (!hints.isEmpty()) {
+                found.addAll(block(hints, element), Candidates.BEFORE_ALL_LAYERS);
             }
         }
         found.order();
@@ -142,8 +150,19 @@ public final class Cascade {
         return new Block(Origin.AUTHOR, Layer.outermost(), 0, entries, url, element.line());
     }
 
-    /** What the attributes of a {@code font} element say (HTML, "Phrasing content" in "Rendering"). */
-    private static String hints(Element font) {
+    /** What attributes say that stand for properties, of {@code font} (HTML, "Rendering") and in SVG. */
+    private static String hints(Element element) {
+        if (element.tag().equals("font")) {
+            return ofFont(element);
+        }
+        return DRAWN.contains(element.tag())
+                ? PRESENTATION.stream()
+                        .flatMap(name -> element.attribute(name).stream().map(value -> name + ":" + value + ";"))
+                        .collect(Collectors.joining())
+                : "";
+    }
+
+    private static String ofFont(Element font) {
         String size = font.attribute("size").orElse("").strip();
         String family =
                 font.attribute("face").map(face -> "font-family:" + face + ";").orElse("");
@@ -178,6 +197,7 @@ public final class Cascade {
                 values.of(Property.WIDTH, value -> boxed(FontValues.width(value)), parent.width(), 100.0, null),
                 values.of(Property.FAKES_BOLD, Cascade::isAuto, parent.fakesBold(), true, null),
                 values.of(Property.FAKES_SLOPE, Cascade::isAuto, parent.fakesSlope(), true, null),
+                values.of(Property.TRANSFORM, Cascade::transform, parent.transform(), Transform.NONE, null),
                 values.of(Property.VISIBILITY, Cascade::isVisible, parent.isVisible(), true, null),
                 values.of(Property.DISPLAY, Cascade::hasBox, parent.hasBox(), true, null),
                 values.of(Property.CONTENT, Cascade::content, Optional.empty(), Optional.empty(), null),
@@ -217,6 +237,18 @@ public final class Cascade {
 
     private static Optional<Boolean> isAuto(List<Token> value) {
         return FontValues.word(value).filter(Set.of("auto", "none")::contains).map("auto"::equals);
+    }
+
+    private static Optional<Transform> transform(List<Token> value) {
+        return value.stream()
+                .filter(token -> token.is(Token.Kind.IDENT))
+                .findFirst()
+                .map(token -> switch (token.value().toLowerCase(Locale.ROOT)) {
+                    case "uppercase" -> Transform.UPPERCASE;
+                    case "lowercase" -> Transform.LOWERCASE;
+                    case "capitalize" -> Transform.CAPITALIZE;
+                    default -> Transform.NONE;
+                });
     }
 
     private static Optional<Boolean> isVisible(List<Token> value) {

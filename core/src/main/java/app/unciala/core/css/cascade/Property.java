@@ -15,6 +15,7 @@ enum Property {
     WIDTH("font-stretch", true),
     FAKES_BOLD("font-synthesis-weight", true),
     FAKES_SLOPE("font-synthesis-style", true),
+    TRANSFORM("text-transform", true),
     VISIBILITY("visibility", true),
     DISPLAY("display", false),
     CONTENT("content", false);

@@ -2,7 +2,9 @@ package app.unciala.core.css.cascade;
 
 import app.unciala.core.face.Slope;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * The used values that say in which font the text of an element is set.
@@ -14,6 +16,7 @@ import java.util.Optional;
  * @param weight from 1 to 1000
  * @param width in percent of the normal width
  * @param fakesBold whether browsers may fake a bold, and likewise a slope
+ * @param transform what is done to letters before they are painted
  * @param isVisible whether text in it is painted where there is a box
  * @param hasBox whether it is rendered at all: false for {@code display: none}
  * @param content what a pseudo-element has as its text
@@ -27,13 +30,24 @@ public record TextStyle(
         double width,
         boolean fakesBold,
         boolean fakesSlope,
+        Transform transform,
         boolean isVisible,
         boolean hasBox,
         Optional<String> content,
         SizeOrigin sizeOrigin,
         Variables variables) {
+    private static final Pattern WORD_START = Pattern.compile("(?<![\\p{L}\\p{N}’'])\\p{L}");
+
     /** Where a size comes from: the place of its keyword in the table, from 0, or -1; and whether it is absolute. */
     record SizeOrigin(int keyword, boolean absolute) {}
+
+    /** What is done to letters before they are painted. */
+    enum Transform {
+        NONE,
+        UPPERCASE,
+        LOWERCASE,
+        CAPITALIZE
+    }
 
     /** What the root inherits. */
     static final TextStyle INITIAL = new TextStyle(
@@ -45,6 +59,7 @@ public record TextStyle(
             100,
             true,
             true,
+            Transform.NONE,
             true,
             true,
             Optional.empty(),
@@ -54,6 +69,17 @@ public record TextStyle(
     /** Whether only the generic family for fixed widths is asked for, which has a smaller size by default. */
     boolean isMonospace() {
         return FontSize.isMonospace(families);
+    }
+
+    /** A text as it is painted. */
+    public String transformed(String text) {
+        return switch (transform) {
+            case NONE -> text;
+            case UPPERCASE -> text.toUpperCase(Locale.ROOT);
+            case LOWERCASE -> text.toLowerCase(Locale.ROOT);
+            case CAPITALIZE ->
+                WORD_START.matcher(text).replaceAll(start -> start.group().toUpperCase(Locale.ROOT));
+        };
     }
 
     /** The rule that won for the family; nothing where only browsers say it. */

@@ -1,0 +1,234 @@
+package app.unciala.cli;
+
+import app.unciala.core.css.cascade.FamilyName;
+import app.unciala.core.css.cascade.Rule;
+import app.unciala.core.css.cascade.TextStyle;
+import app.unciala.core.css.cascade.Viewport;
+import app.unciala.core.fetch.FetchRules;
+import app.unciala.core.fetch.LocalResources;
+import app.unciala.core.fetch.WebResources;
+import app.unciala.core.page.PageFinding;
+import app.unciala.core.page.PageFinding.Severity;
+import app.unciala.core.page.PageReader;
+import app.unciala.core.page.PageReading;
+import app.unciala.core.page.Resources;
+import app.unciala.core.page.Run;
+import app.unciala.core.page.Run.Given;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.net.InetSocketAddress;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.json.JsonFactory;
+
+/** Prints what is wrong with the fonts of pages, or every run of their text with what it is given. */
+@Command(
+        name = "check",
+        description = "Says what is wrong with the fonts of pages, one JSON object a line; 1 when visitors are given"
+                + " something else than was asked.")
+final class CheckCommand implements Callable<Integer> {
+    private static final JsonFactory FACTORY = new JsonFactory();
+    private static final Pattern CONNECT_TO = Pattern.compile("([^=]+):(\\d{1,5})=(.+):(\\d{1,5})");
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "PAGE", arity = "1..*", description = "an address, or an HTML file")
+    private List<String> pages = List.of();
+
+    @Option(
+            names = "--connect-to",
+            paramLabel = "HOST:PORT=ADDRESS:PORT",
+            description = "where to connect to for a host, such as a staging server; private addresses need"
+                    + " --allow-private as well")
+    private List<String> connectTo = List.of();
+
+    @Option(names = "--width", paramLabel = "PX", description = "how wide the window is; 1280 unless said")
+    private double width = Viewport.LAPTOP.width();
+
+    @Option(names = "--allow-private", description = "read from private networks and this machine, too")
+    private boolean allowPrivate;
+
+    @Option(names = "--runs", description = "print every run of text instead")
+    private boolean runs;
+
+    @Override
+    public Integer call() throws IOException {
+        if (!(width >= 1 && width <= 20_000)) {
+            throw new ParameterException(spec.commandLine(), "--width " + width + ": write 1 to 20000 CSS pixels");
+        }
+        FetchRules rules = new FetchRules(addresses(), allowPrivate, FetchRules.USUAL);
+        PrintWriter out = spec.commandLine().getOut();
+        boolean bad = false;
+        try (WebResources web = new WebResources(rules)) {
+            for (String page : pages) {
+                bad |= check(page, web, out);
+            }
+        }
+        out.flush();
+        return bad ? 1 : 0;
+    }
+
+    /** Whether something is wrong with a page. */
+    private boolean check(String page, WebResources web, PrintWriter out) {
+        boolean isAddress = page.matches("(?i)[a-z][a-z0-9+.-]*://.*");
+        Path file = isAddress ? Path.of("") : Path.of(page);
+        if (!isAddress && !Files.isRegularFile(file)) {
+            spec.commandLine().getErr().println(page + ": there is no such file");
+            return true;
+        }
+        Resources resources = isAddress ? web : new LocalResources(file, web);
+        PageReading reading =
+                PageReader.read(isAddress ? page : LocalResources.address(file), resources, Viewport.ofWidth(width));
+        if (!reading.isRead()) {
+            spec.commandLine().getErr().println(page + ": " + reading.why().replaceAll("\\s+", " "));
+        }
+        if (runs) {
+            reading.runs().forEach(run -> out.println(line(page, run)));
+            return !reading.isRead();
+        }
+        reading.findings().forEach(finding -> out.println(line(page, finding)));
+        return reading.findings().stream().anyMatch(finding -> finding.kind().severity() == Severity.ERROR);
+    }
+
+    private Map<String, InetSocketAddress> addresses() {
+        Map<String, InetSocketAddress> addresses = new LinkedHashMap<>();
+        for (String said : connectTo) {
+            Matcher parts = CONNECT_TO.matcher(said);
+            if (!parts.matches() || port(parts.group(2)) < 0 || port(parts.group(4)) < 0) {
+                throw new ParameterException(
+                        spec.commandLine(),
+                        "--connect-to " + said + ": write HOST:PORT=ADDRESS:PORT, such as"
+                                + " staging.client.example:443=192.0.2.7:8443");
+            }
+            addresses.put(
+                    parts.group(1).toLowerCase(Locale.ROOT) + ":" + port(parts.group(2)),
+                    InetSocketAddress.createUnresolved(
+                            parts.group(3).replaceAll("^\\[|\\]$", ""), port(parts.group(4))));
+        }
+        return addresses;
+    }
+
+    private static int port(String digits) {
+        int port = Integer.parseInt(digits);
+        return port > 0 && port < 65_536 ? port : -1;
+    }
+
+    private static String line(String page, PageFinding finding) {
+        return object(json -> {
+            json.writeStringProperty("page", page);
+            json.writeStringProperty("kind", finding.kind().key());
+            json.writeStringProperty("severity", finding.kind().severity().key());
+            optional(json, "text", finding.text());
+            optional(json, "path", finding.path());
+            json.writeStringProperty("message", finding.message());
+            optional(json, "fix", finding.fix());
+        });
+    }
+
+    private static String line(String page, Run run) {
+        TextStyle style = run.style();
+        return object(json -> {
+            json.writeStringProperty("page", page);
+            json.writeStringProperty("text", run.text());
+            json.writeStringProperty("path", run.path());
+            strings(
+                    json,
+                    "family",
+                    style.families().stream().map(FamilyName::name).toList());
+            number(json, "weight", style.weight());
+            json.writeStringProperty("slope", style.slope().key());
+            number(json, "width", style.width());
+            number(json, "size", style.size());
+            json.writeName("given");
+            given(json, run.main());
+            json.writeName("also");
+            json.writeStartArray();
+            run.given().stream().skip(1).forEach(given -> given(json, given));
+            json.writeEndArray();
+            json.writeName("rule");
+            rule(json, style.familyRule());
+        });
+    }
+
+    private static void given(JsonGenerator json, Given given) {
+        json.writeStartObject();
+        json.writeStringProperty("family", given.family());
+        number(json, "weight", given.weight());
+        json.writeStringProperty("slope", given.slope().key());
+        optional(json, "url", given.url());
+        strings(json, "synthesized", given.synthesized());
+        json.writeStringProperty("characters", given.characters());
+        json.writeEndObject();
+    }
+
+    private static void rule(JsonGenerator json, Optional<Rule> rule) {
+        if (rule.isEmpty()) {
+            json.writeNull();
+            return;
+        }
+        json.writeStartObject();
+        json.writeStringProperty("url", rule.get().url());
+        json.writeNumberProperty("line", rule.get().line());
+        json.writeStringProperty("selector", rule.get().selector());
+        json.writeEndObject();
+    }
+
+    private static void strings(JsonGenerator json, String name, List<String> values) {
+        json.writeName(name);
+        json.writeStartArray();
+        values.forEach(json::writeString);
+        json.writeEndArray();
+    }
+
+    /** A number without a fraction where it has none, and else with four digits at most. */
+    private static void number(JsonGenerator json, String name, double value) {
+        double rounded = Math.round(value * 10_000) / 10_000.0;
+        if (rounded == Math.rint(rounded)) {
+            json.writeNumberProperty(name, (long) rounded);
+        } else {
+            json.writeNumberProperty(name, rounded);
+        }
+    }
+
+    private static void optional(JsonGenerator json, String name, Optional<String> value) {
+        json.writeName(name);
+        if (value.isPresent()) {
+            json.writeString(value.get());
+        } else {
+            json.writeNull();
+        }
+    }
+
+    /** Writes the properties of one object. */
+    private interface Properties {
+        void write(JsonGenerator json);
+    }
+
+    private static String object(Properties properties) {
+        StringWriter text = new StringWriter();
+        try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), text)) {
+            json.writeStartObject();
+            properties.write(json);
+            json.writeEndObject();
+        }
+        return text.toString();
+    }
+}

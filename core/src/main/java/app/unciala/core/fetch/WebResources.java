@@ -1,0 +1,217 @@
+package app.unciala.core.fetch;
+
+import app.unciala.core.page.Resources;
+import java.io.ByteArrayOutputStream;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.SocketTimeoutException;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.net.UnknownHostException;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.net.ssl.SSLException;
+import org.apache.hc.client5.http.DnsResolver;
+import org.apache.hc.client5.http.classic.methods.HttpGet;
+import org.apache.hc.client5.http.config.ConnectionConfig;
+import org.apache.hc.client5.http.config.RequestConfig;
+import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
+import org.apache.hc.client5.http.impl.classic.HttpClients;
+import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.http.ClassicHttpResponse;
+import org.apache.hc.core5.http.Header;
+import org.apache.hc.core5.http.HttpException;
+import org.apache.hc.core5.util.Timeout;
+
+/**
+ * Reads from the web. Every connection goes to an address that was looked at after its name was resolved, redirects
+ * too, so that no name and no answer leads to where the rules do not allow. One request at a time.
+ */
+public final class WebResources implements Resources, Closeable {
+    private static final Map<Use, Integer> MOST_BYTES =
+            Map.of(Use.PAGE, 10_000_000, Use.STYLE_SHEET, 10_000_000, Use.FONT, 40_000_000);
+    private static final int MOST_REDIRECTS = 10;
+    private static final int MOST_REQUESTS = 1000;
+    private static final Duration SILENCE = Duration.ofSeconds(10);
+    private static final String AGENT = "Unciala/0.1 (checks the fonts of pages)";
+
+    private final FetchRules rules;
+    private final CloseableHttpClient client;
+    private int requests;
+
+    public WebResources(FetchRules rules) {
+        this.rules = rules;
+        client = HttpClients.custom()
+                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create()
+                        .setDnsResolver(new CheckedNames())
+                        .setDefaultConnectionConfig(ConnectionConfig.custom()
+                                .setConnectTimeout(Timeout.of(SILENCE))
+                                .setSocketTimeout(Timeout.of(SILENCE))
+                                .build())
+                        .setMaxConnPerRoute(1)
+                        .build())
+                .setDefaultRequestConfig(RequestConfig.custom()
+                        .setResponseTimeout(Timeout.of(SILENCE))
+                        .build())
+                .disableRedirectHandling()
+                .disableCookieManagement()
+                .disableAutomaticRetries()
+                .disableAuthCaching()
+                .setUserAgent(AGENT)
+                .build();
+    }
+
+    /** An address that the rules do not allow. */
+    private static final class Forbidden extends UnknownHostException {
+        private static final long serialVersionUID = 1L;
+
+        Forbidden(String message) {
+            super(message);
+        }
+    }
+
+    /** Resolves names, and refuses addresses; the very address that was looked at is connected to. */
+    private final class CheckedNames implements DnsResolver {
+        @Override
+        public List<InetSocketAddress> resolve(String host, int port) throws UnknownHostException {
+            InetSocketAddress instead = rules.connectTo().get(FetchRules.key(host, port));
+            if (instead != null) {
+                return List.of(new InetSocketAddress(checked(host, resolved(instead)), instead.getPort()));
+            }
+            return Arrays.stream(resolve(host))
+                    .map(address -> new InetSocketAddress(address, port))
+                    .toList();
+        }
+
+        @Override
+        public InetAddress[] resolve(String host) throws UnknownHostException {
+            InetAddress[] found = InetAddress.getAllByName(host);
+            for (InetAddress address : found) {
+                checked(host, address);
+            }
+            return found;
+        }
+
+        @Override
+        public String resolveCanonicalHostname(String host) {
+            return host;
+        }
+
+        private InetAddress resolved(InetSocketAddress address) throws UnknownHostException {
+            return address.isUnresolved() ? InetAddress.getByName(address.getHostString()) : address.getAddress();
+        }
+
+        private InetAddress checked(String host, InetAddress address) throws Forbidden {
+            if (!rules.allows(address)) {
+                throw new Forbidden(host + " leads to " + address.getHostAddress()
+                        + ", which is private; it is not connected to unless that is allowed");
+            }
+            return address;
+        }
+    }
+
+    @Override
+    public Resource get(String url, Use use) {
+        Set<String> seen = new HashSet<>();
+        String at = url;
+        while (true) {
+            if (!seen.add(at)) {
+                return Resource.failed(url, "redirects lead in a circle");
+            }
+            if (seen.size() > MOST_REDIRECTS) {
+                return Resource.failed(url, "there are more than " + MOST_REDIRECTS + " redirects");
+            }
+            Resource answer = once(at, use);
+            Optional<String> next = redirect(answer);
+            if (next.isEmpty()) {
+                return answer;
+            }
+            at = next.get();
+        }
+    }
+
+    private static Optional<String> redirect(Resource answer) {
+        boolean moved = Set.of(301, 302, 303, 307, 308).contains(answer.status());
+        try {
+            return moved
+                    ? answer.header("location").map(location -> URI.create(answer.url())
+                            .resolve(location.strip().replace(" ", "%20"))
+                            .toString())
+                    : Optional.empty();
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    private Resource once(String url, Use use) {
+        if (requests++ >= MOST_REQUESTS) {
+            return Resource.failed(url, "more than " + MOST_REQUESTS + " files are not asked for in one check");
+        }
+        try {
+            URI uri = new URI(url);
+            String scheme = uri.getScheme() == null ? "" : uri.getScheme().toLowerCase(Locale.ROOT);
+            if (!Set.of("http", "https").contains(scheme) || uri.getHost() == null) {
+                return Resource.failed(url, "only addresses that begin with http: or https: are read");
+            }
+            HttpGet request = new HttpGet(uri);
+            request.setHeader(
+                    "Accept",
+                    use == Use.PAGE ? "text/html,*/*;q=0.8" : use == Use.STYLE_SHEET ? "text/css,*/*;q=0.1" : "*/*");
+            return client.execute(request, response -> answer(url, response, MOST_BYTES.get(use)));
+        } catch (URISyntaxException e) {
+            return Resource.failed(url, "it is no address");
+        } catch (Forbidden e) {
+            return Resource.failed(url, e.getMessage());
+        } catch (UnknownHostException e) {
+            return Resource.failed(url, "there is no host of this name");
+        } catch (SocketTimeoutException e) {
+            return Resource.failed(url, "the server does not answer in time");
+        } catch (SSLException e) {
+            return Resource.failed(url, "the connection is not secure: " + e.getMessage());
+        } catch (IOException e) {
+            return Resource.failed(url, "the connection failed: " + e.getMessage());
+        }
+    }
+
+    private Resource answer(String url, ClassicHttpResponse response, int most) throws HttpException, IOException {
+        Map<String, String> headers = new LinkedHashMap<>();
+        for (Header header : response.getHeaders()) {
+            headers.putIfAbsent(header.getName().toLowerCase(Locale.ROOT), header.getValue());
+        }
+        long until = System.nanoTime() + rules.longest().toNanos();
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        if (response.getEntity() != null) {
+            try (InputStream in = response.getEntity().getContent()) {
+                byte[] part = new byte[16_384];
+                for (int n = in.read(part); n >= 0; n = in.read(part)) {
+                    body.write(part, 0, n);
+                    if (body.size() > most) {
+                        response.close();
+                        return Resource.failed(url, "it is larger than " + most / 1_000_000 + " MB");
+                    }
+                    if (System.nanoTime() > until) {
+                        response.close();
+                        return Resource.failed(
+                                url, "it takes longer than " + rules.longest().toSeconds() + " s");
+                    }
+                }
+            }
+        }
+        return new Resource(url, response.getCode(), headers, body.toByteArray(), Optional.empty());
+    }
+
+    @Override
+    public void close() throws IOException {
+        client.close();
+    }
+}

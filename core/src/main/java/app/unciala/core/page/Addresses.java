@@ -1,0 +1,60 @@
+package app.unciala.core.page;
+
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Optional;
+import org.jsoup.internal.StringUtil;
+
+/** Addresses as pages write them, with spaces and signs that a URI would not have. */
+final class Addresses {
+    private Addresses() {}
+
+    /** An address as seen from another, without its fragment; nothing for one that leads nowhere. */
+    static Optional<String> resolved(String address, String base) {
+        String typed = address.strip().replaceAll("[\\t\\n\\r]", "");
+        if (typed.regionMatches(true, 0, "data:", 0, 5)) {
+            return Optional.of(typed);
+        }
+        String url = StringUtil.resolve(base, typed).replaceAll("#.*$", "");
+        return uri(url).isPresent() ? Optional.of(escaped(url)) : Optional.empty();
+    }
+
+    static Optional<URI> uri(String url) {
+        try {
+            return Optional.of(new URI(escaped(url)));
+        } catch (URISyntaxException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static String escaped(String url) {
+        StringBuilder out = new StringBuilder();
+        for (byte b : url.getBytes(StandardCharsets.UTF_8)) {
+            int c = b & 0xFF;
+            boolean plain = c > 0x20 && c < 0x7F && "\"<>\\^`{|}".indexOf(c) < 0;
+            out.append(plain ? String.valueOf((char) c) : String.format("%%%02X", c));
+        }
+        return out.toString();
+    }
+
+    /** Scheme, host and port, by which browsers tell what is the page's own; empty for what has no host. */
+    static String origin(String url) {
+        return uri(url).filter(uri -> uri.getHost() != null)
+                .map(uri -> uri.getScheme().toLowerCase(Locale.ROOT) + "://"
+                        + uri.getHost().toLowerCase(Locale.ROOT)
+                        + (uri.getPort() < 0 ? "" : ":" + uri.getPort()))
+                .orElse("");
+    }
+
+    static String host(String url) {
+        return uri(url).map(URI::getHost)
+                .map(host -> host.toLowerCase(Locale.ROOT))
+                .orElse("");
+    }
+
+    static boolean isSecure(String url) {
+        return url.regionMatches(true, 0, "https:", 0, 6);
+    }
+}

@@ -1,0 +1,187 @@
+package app.unciala.core.page;
+
+import app.unciala.core.face.FaceReport;
+import app.unciala.core.font.FontException;
+import app.unciala.core.font.FontFile;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.font.FontReader;
+import app.unciala.core.font.Problem;
+import app.unciala.core.font.sfnt.CmapTable;
+import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.soundness.Soundness;
+import app.unciala.core.page.PageFaces.PageFace;
+import app.unciala.core.page.Resources.Resource;
+import app.unciala.core.page.Resources.Use;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The font files that a page needs, each fetched once and read by our own engine. */
+final class PageFonts {
+    private final Resources resources;
+    private final String page;
+    private final Map<String, Tried> byUrl = new LinkedHashMap<>();
+
+    PageFonts(Resources resources, String page) {
+        this.resources = resources;
+        this.page = page;
+    }
+
+    /** A font that browsers take. */
+    record Loaded(String url, FontFormat format, CmapTable characters, byte[] bytes) {
+        boolean has(int codePoint) {
+            return characters.has(codePoint);
+        }
+    }
+
+    /** What became of an address: a font, or why there is none. */
+    record Tried(String url, Resource answer, Optional<Loaded> font, Failure failure, String why) {}
+
+    /** Why a file cannot be used. */
+    enum Failure {
+        NONE,
+        UNREACHABLE,
+        NOT_A_FONT,
+        OTHER_ORIGIN,
+        MIXED_CONTENT,
+        FORMAT,
+        REFUSED
+    }
+
+    /** The first file of a face that can be used. */
+    Optional<Loaded> loaded(PageFace face) {
+        for (String url : face.urls()) {
+            Optional<Loaded> font = tried(url).font();
+            if (font.isPresent()) {
+                return font;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** All that was fetched, in the order of asking. */
+    List<Tried> all() {
+        return List.copyOf(byUrl.values());
+    }
+
+    private Tried tried(String url) {
+        Tried known = byUrl.get(url);
+        if (known == null) {
+            known = fetched(url);
+            byUrl.put(url, known);
+        }
+        return known;
+    }
+
+    private Tried fetched(String url) {
+        if (Addresses.isSecure(page) && url.regionMatches(true, 0, "http:", 0, 5)) {
+            return failed(
+                    url,
+                    Resource.failed(url, "not asked for"),
+                    Failure.MIXED_CONTENT,
+                    "browsers load nothing over http: on a page that came over https:");
+        }
+        Resource answer = url.regionMatches(true, 0, "data:", 0, 5) ? inline(url) : resources.get(url, Use.FONT);
+        if (!answer.isFound()) {
+            return failed(url, answer, Failure.UNREACHABLE, answer.why());
+        }
+        if (!mayBeUsed(answer)) {
+            return failed(
+                    url,
+                    answer,
+                    Failure.OTHER_ORIGIN,
+                    "it comes from another origin without Access-Control-Allow-Origin, and browsers do not use it");
+        }
+        return read(url, answer);
+    }
+
+    private static Tried failed(String url, Resource answer, Failure failure, String why) {
+        return new Tried(url, answer, Optional.empty(), failure, why);
+    }
+
+    /** Fonts of other origins need their host's consent (CSS Fonts 4, section 4.8.2). */
+    private boolean mayBeUsed(Resource answer) {
+        String origin = Addresses.origin(answer.url());
+        String own = Addresses.origin(page);
+        return origin.isEmpty()
+                || own.isEmpty()
+                || origin.equals(own)
+                || answer.header("access-control-allow-origin")
+                        .filter(said -> said.strip().equals("*") || said.strip().equalsIgnoreCase(own))
+                        .isPresent();
+    }
+
+    private Tried read(String url, Resource answer) {
+        try {
+            FontFile file = FontReader.read(answer.bytes());
+            if (Set.of(FontFormat.EOT, FontFormat.SVG).contains(file.format())) {
+                return failed(
+                        url,
+                        answer,
+                        Failure.FORMAT,
+                        "no browser of today takes " + file.format().label());
+            }
+            Sfnt face = file.faces().get(0);
+            Optional<Problem> refusal = Soundness.of(face).stream().findFirst();
+            if (refusal.isPresent()) {
+                return failed(
+                        url,
+                        answer,
+                        Failure.REFUSED,
+                        refusal.get().table().strip() + " " + refusal.get().text());
+            }
+            Loaded font = new Loaded(url, file.format(), CmapTable.read(face), answer.bytes());
+            return new Tried(url, answer, Optional.of(font), Failure.NONE, "");
+        } catch (FontException e) {
+            return failed(url, answer, Failure.NOT_A_FONT, isPage(answer) ? "it is a web page" : e.getMessage());
+        }
+    }
+
+    /** Whether there is a page, such as one to sign in, where a font should be. */
+    static boolean isPage(Resource answer) {
+        String start = new String(answer.bytes(), 0, Math.min(512, answer.bytes().length), StandardCharsets.ISO_8859_1)
+                .strip()
+                .toLowerCase(Locale.ROOT);
+        return start.startsWith("<!doctype html") || start.startsWith("<html") || start.contains("<head");
+    }
+
+    private static Resource inline(String url) {
+        int comma = url.indexOf(',');
+        if (comma < 0) {
+            return Resource.failed("data:", "the address has no data");
+        }
+        String data = url.substring(comma + 1);
+        try {
+            byte[] bytes = url.substring(0, comma).toLowerCase(Locale.ROOT).endsWith(";base64")
+                    ? Base64.getMimeDecoder().decode(unescaped(data))
+                    : unescaped(data);
+            return new Resource("data:", 200, Map.of(), bytes, Optional.empty());
+        } catch (IllegalArgumentException e) {
+            return Resource.failed("data:", "the data cannot be decoded");
+        }
+    }
+
+    private static byte[] unescaped(String text) {
+        java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c == '%' && i + 2 < text.length()) {
+                out.write(Integer.parseInt(text.substring(i + 1, i + 3), 16));
+                i += 2;
+            } else {
+                out.write(c);
+            }
+        }
+        return out.toByteArray();
+    }
+
+    /** What a file says of itself. */
+    static FaceReport report(Loaded font) {
+        return FaceReport.of(FontReader.read(font.bytes()).faces().get(0));
+    }
+}

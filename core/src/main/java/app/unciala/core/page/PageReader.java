@@ -1,0 +1,259 @@
+package app.unciala.core.page;
+
+import app.unciala.core.css.cascade.Cascade;
+import app.unciala.core.css.cascade.FamilyName;
+import app.unciala.core.css.cascade.PageSheets;
+import app.unciala.core.css.cascade.PageSheets.Sheet;
+import app.unciala.core.css.cascade.TextStyle;
+import app.unciala.core.css.cascade.Viewport;
+import app.unciala.core.css.selector.Element;
+import app.unciala.core.css.syntax.StyleSheetBytes;
+import app.unciala.core.face.Range;
+import app.unciala.core.page.PageDocument.SheetLink;
+import app.unciala.core.page.PageDocument.Text;
+import app.unciala.core.page.PageFaces.Chosen;
+import app.unciala.core.page.Resources.Resource;
+import app.unciala.core.page.Resources.Use;
+import app.unciala.core.page.Run.Given;
+import app.unciala.core.proof.Names;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** Reads a page with its style sheets and fonts, as a browser of today would show it in one window. */
+public final class PageReader {
+    private static final Pattern CHARSET = Pattern.compile("charset\\s*=\\s*\"?([^\";\\s]+)", Pattern.CASE_INSENSITIVE);
+    private static final int MOST_SHEETS = 200;
+
+    private final Resources resources;
+    private final Viewport viewport;
+    private final Map<String, Resource> sheets = new LinkedHashMap<>();
+
+    private PageReader(Resources resources, Viewport viewport) {
+        this.resources = resources;
+        this.viewport = viewport;
+    }
+
+    /** Reads the page at an address; what it says when there is none is the answer that came. */
+    public static PageReading read(String url, Resources resources, Viewport viewport) {
+        return new PageReader(resources, viewport).read(url);
+    }
+
+    private PageReading read(String asked) {
+        Resource answer = resources.get(asked, Use.PAGE);
+        if (!answer.isFound()) {
+            return PageReading.failed(asked, answer);
+        }
+        String url = answer.url();
+        PageDocument document = PageDocument.read(answer.bytes(), charset(answer), url);
+        PageSheets styles = new PageSheets(viewport, (address, base) -> sheet(address, base, url));
+        document.sheets().forEach(link -> add(styles, link, document.base(), url));
+        PageFonts fonts = new PageFonts(resources, url);
+        PageFaces faces = new PageFaces(styles.faces(), fonts);
+        Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
+        List<Run> runs = new Painting(cascade, faces).runs(document);
+        return new PageReading(
+                asked,
+                answer,
+                runs,
+                document,
+                faces,
+                fonts,
+                List.copyOf(sheets.values()),
+                cascade.isSpent() || styles.isCut());
+    }
+
+    private static @Nullable String charset(Resource answer) {
+        Matcher said = CHARSET.matcher(answer.header("content-type").orElse(""));
+        return said.find() ? said.group(1) : null;
+    }
+
+    private void add(PageSheets styles, SheetLink link, String base, String page) {
+        if (link.address().isEmpty()) {
+            styles.add(new Sheet(base.equals(page) ? page : base, link.text(), link.line()), link.media());
+        } else {
+            sheet(link.address().get(), base, page).ifPresent(sheet -> styles.add(sheet, link.media()));
+        }
+    }
+
+    /** A style sheet that can be used. */
+    private Optional<Sheet> sheet(String address, String base, String page) {
+        Optional<String> url = Addresses.resolved(address, base);
+        if (url.isEmpty() || sheets.size() >= MOST_SHEETS) {
+            return Optional.empty();
+        }
+        if (Addresses.isSecure(page) && url.get().regionMatches(true, 0, "http:", 0, 5)) {
+            sheets.putIfAbsent(
+                    url.get(),
+                    Resource.failed(url.get(), "browsers load nothing over http: on a page that came over https:"));
+            return Optional.empty();
+        }
+        Resource answer = sheets.computeIfAbsent(url.get(), asked -> resources.get(asked, Use.STYLE_SHEET));
+        boolean other = !answer.mediaType().isEmpty() && !answer.mediaType().equals("text/css");
+        return answer.isFound() && !other
+                ? Optional.of(new Sheet(answer.url(), StyleSheetBytes.decode(answer.bytes()), 1))
+                : Optional.empty();
+    }
+
+    /** Works out the style of every text, and what paints it. */
+    private static final class Painting {
+        private final Cascade cascade;
+        private final PageFaces faces;
+        private final Map<Element, TextStyle> styles = new IdentityHashMap<>();
+        private final Map<Element, Boolean> boxes = new IdentityHashMap<>();
+
+        private Painting(Cascade cascade, PageFaces faces) {
+            this.cascade = cascade;
+            this.faces = faces;
+        }
+
+        private List<Run> runs(PageDocument document) {
+            style(document.root());
+            List<Run> runs = new ArrayList<>();
+            for (Text text : document.texts()) {
+                run(text).ifPresent(runs::add);
+            }
+            return runs;
+        }
+
+        private TextStyle style(Element element) {
+            TextStyle known = styles.get(element);
+            if (known == null) {
+                Optional<Element> parent = element.parent();
+                known = parent.isEmpty() ? cascade.ofRoot(element) : cascade.of(element, style(parent.get()));
+                styles.put(element, known);
+            }
+            return known;
+        }
+
+        private boolean hasBox(Element element) {
+            Boolean known = boxes.get(element);
+            if (known == null) {
+                known = style(element).hasBox()
+                        && element.parent().map(this::hasBox).orElse(true);
+                boxes.put(element, known);
+            }
+            return known;
+        }
+
+        private Optional<Run> run(Text text) {
+            if (!hasBox(text.element())) {
+                return Optional.empty();
+            }
+            TextStyle style = style(text.element());
+            String path = text.element().path();
+            String said = text.text();
+            if (text.pseudoElement().isPresent()) {
+                String name = text.pseudoElement().get();
+                Optional<TextStyle> own = cascade.ofPseudoElement(name, text.element(), style);
+                path += "::" + name;
+                if (!name.equals("placeholder")) {
+                    said = own.filter(TextStyle::hasBox)
+                            .flatMap(TextStyle::content)
+                            .orElse("");
+                }
+                style = own.orElse(style);
+            }
+            return said.isBlank() || !style.isVisible() || style.size() == 0
+                    ? Optional.empty()
+                    : Optional.of(new Run(said, path, style, given(style.transformed(said), style)));
+        }
+
+        private List<Given> given(String text, TextStyle style) {
+            Map<Painter, StringBuilder> painted = new LinkedHashMap<>();
+            Map<Integer, Painter> known = new HashMap<>();
+            text.codePoints().filter(Painting::isPainted).forEach(codePoint -> {
+                Painter painter = known.get(codePoint);
+                if (painter == null) {
+                    painter = painter(style, codePoint);
+                    known.put(codePoint, painter);
+                    painted.computeIfAbsent(painter, any -> new StringBuilder());
+                }
+                painted.get(painter).appendCodePoint(codePoint);
+            });
+            if (painted.isEmpty()) {
+                painted.put(painter(style, ' '), new StringBuilder());
+            }
+            return painted.entrySet().stream()
+                    .sorted(Comparator.comparing(entry -> -entry.getValue().length()))
+                    .map(entry -> entry.getKey().given(style, entry.getValue()))
+                    .toList();
+        }
+
+        private static boolean isPainted(int codePoint) {
+            return switch (Character.getType(codePoint)) {
+                case Character.CONTROL,
+                        Character.FORMAT,
+                        Character.SPACE_SEPARATOR,
+                        Character.LINE_SEPARATOR,
+                        Character.PARAGRAPH_SEPARATOR -> false;
+                default -> codePoint < 0xFE00 || codePoint > 0xFE0F;
+            };
+        }
+
+        /** What paints a character: a face that the page declares, or a family that is left to the system. */
+        private record Painter(Optional<Chosen> chosen, String system) {
+            Given given(TextStyle style, StringBuilder painted) {
+                String characters = painted.codePoints()
+                        .distinct()
+                        .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                        .toString();
+                if (chosen.isEmpty()) {
+                    return new Given(
+                            system,
+                            style.weight(),
+                            style.slope(),
+                            Optional.empty(),
+                            List.of(),
+                            characters,
+                            Optional.empty());
+                }
+                Chosen face = chosen.get();
+                Range weight = face.face().slot().weight();
+                List<String> faked = new ArrayList<>();
+                if (face.fakesBold()) {
+                    faked.add("bold");
+                }
+                if (face.fakesSlope()) {
+                    faked.add("oblique");
+                }
+                return new Given(
+                        face.face().family(),
+                        Math.max(weight.min(), Math.min(weight.max(), style.weight())),
+                        face.face().slot().slope(),
+                        Optional.of(face.font().url()),
+                        faked,
+                        characters,
+                        Optional.of(face.face().rule()));
+            }
+        }
+
+        private Painter painter(TextStyle style, int codePoint) {
+            for (FamilyName family : style.families()) {
+                if (faces.declares(family)) {
+                    Optional<Chosen> chosen = faces.painting(family, style, codePoint);
+                    if (chosen.isPresent()) {
+                        return new Painter(chosen, "");
+                    }
+                } else if (family.isGeneric() || isOfSystems(family)) {
+                    return new Painter(Optional.empty(), family.name());
+                }
+            }
+            return new Painter(Optional.empty(), "serif");
+        }
+    }
+
+    /** Whether a family comes with operating systems. */
+    static boolean isOfSystems(FamilyName family) {
+        return family.isGeneric() || Names.isOfSystems(family.name().toLowerCase(Locale.ROOT));
+    }
+}

@@ -1,0 +1,234 @@
+package app.unciala.core.page;
+
+import app.unciala.core.css.CssText;
+import app.unciala.core.css.cascade.FamilyName;
+import app.unciala.core.css.cascade.Rule;
+import app.unciala.core.css.cascade.TextStyle;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.StyleNames;
+import app.unciala.core.font.Numbers;
+import app.unciala.core.page.PageFinding.Kind;
+import app.unciala.core.page.Run.Given;
+import app.unciala.core.proof.Names;
+import app.unciala.core.sentence.Sentences;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** What was asked for a text against what it is given. */
+final class RunFindings {
+    private final PageFaces faces;
+    private final Map<String, Gathered> gathered = new LinkedHashMap<>();
+
+    private RunFindings(PageFaces faces) {
+        this.faces = faces;
+    }
+
+    /** One finding for all texts that share it. */
+    private static final class Gathered {
+        private final Run first;
+        private final Kind kind;
+        private final String message;
+        private final Optional<String> fix;
+        private int count;
+
+        private Gathered(Run first, Kind kind, String message, Optional<String> fix) {
+            this.first = first;
+            this.kind = kind;
+            this.message = message;
+            this.fix = fix;
+        }
+
+        private PageFinding finding() {
+            String others = count == 1
+                    ? ""
+                    : " So " + (count == 2 ? "is" : "are") + " "
+                            + Sentences.count(count - 1L, "other text", "other texts") + ".";
+            return PageFinding.at(first, kind, message + others, fix);
+        }
+    }
+
+    static Stream<PageFinding> find(List<Run> runs, PageFaces faces) {
+        RunFindings findings = new RunFindings(faces);
+        runs.forEach(findings::look);
+        return findings.gathered.values().stream().map(Gathered::finding);
+    }
+
+    private void look(Run run) {
+        TextStyle style = run.style();
+        Given main = run.main();
+        Optional<FamilyName> asked = style.families().stream()
+                .filter(family -> !PageReader.isOfSystems(family))
+                .findFirst();
+        if (asked.isPresent() && !faces.declares(asked.get())) {
+            undeclared(run, asked.get());
+        } else if (asked.isPresent() && main.isSystem()) {
+            add(
+                    run,
+                    Kind.FALLBACK,
+                    asked(run) + " is asked, and " + main.family() + " is given: no file of "
+                            + asked.get().name() + " can be used for it.",
+                    Optional.empty());
+        }
+        if (!main.isSystem()) {
+            faked(run, main);
+            others(run, main);
+        }
+        boolean endsInGeneric =
+                style.families().get(style.families().size() - 1).isGeneric();
+        if (asked.isPresent() && !endsInGeneric) {
+            add(
+                    run,
+                    Kind.NO_GENERIC,
+                    "The families of " + asked.get().name() + " end without a generic family" + where(style) + ".",
+                    Optional.of("font-family: " + written(style.families()) + ", sans-serif"));
+        }
+        if (!main.isSystem()) {
+            run.given().stream()
+                    .skip(1)
+                    .filter(given -> !given.family().equalsIgnoreCase(main.family()))
+                    .findFirst()
+                    .ifPresent(given -> lacking(run, main));
+        }
+    }
+
+    private void faked(Run run, Given main) {
+        TextStyle style = run.style();
+        String rule = style.familyRule().map(Rule::selector).orElse(run.path());
+        if (main.synthesized().contains("bold")) {
+            add(
+                    run,
+                    Kind.FAKED_BOLD,
+                    asked(run) + " is asked, and " + name(main) + " with a faked bold is given: no rule declares "
+                            + Numbers.plain(style.weight()) + at(main) + ".",
+                    Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-weight: "
+                            + Numbers.plain(style.weight()) + "; … } or " + rule + " { font-weight: "
+                            + Numbers.plain(main.weight()) + " }"));
+        }
+        if (main.synthesized().contains("oblique")) {
+            add(
+                    run,
+                    Kind.FAKED_ITALIC,
+                    asked(run) + " is asked, and " + name(main) + " with a faked slant is given: no rule declares an "
+                            + style.slope().key() + at(main) + ".",
+                    Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-style: "
+                            + style.slope().css() + "; … } or " + rule + " { font-style: normal }"));
+        }
+    }
+
+    /** Given in another weight or slope without anything being faked. */
+    private void others(Run run, Given main) {
+        TextStyle style = run.style();
+        if (main.weight() != style.weight() && !main.synthesized().contains("bold")) {
+            add(
+                    run,
+                    Kind.OTHER_WEIGHT,
+                    asked(run) + " is asked, and " + name(main) + " is given: no rule declares "
+                            + Numbers.plain(style.weight()) + at(main) + ".",
+                    Optional.of("font-weight: " + Numbers.plain(main.weight())));
+        }
+        if (style.slope() == Slope.UPRIGHT && main.slope() != Slope.UPRIGHT) {
+            add(
+                    run,
+                    Kind.OTHER_SLOPE,
+                    asked(run) + " is asked, and " + name(main) + " is given: no rule declares an upright face"
+                            + at(main) + ".",
+                    Optional.empty());
+        }
+    }
+
+    private void lacking(Run run, Given main) {
+        String characters = run.given().stream()
+                .skip(1)
+                .filter(given -> !given.family().equalsIgnoreCase(main.family()))
+                .map(Given::characters)
+                .collect(Collectors.joining());
+        String shown =
+                characters.codePoints().limit(12).mapToObj(Character::toString).collect(Collectors.joining(" "));
+        add(
+                run,
+                Kind.MISSING_CHARACTERS,
+                name(main) + " lacks " + shown + ", which " + run.given().get(1).family() + " paints.",
+                Optional.empty());
+    }
+
+    private void undeclared(Run run, FamilyName asked) {
+        Optional<String> near = nearest(asked.name());
+        Given main = run.main();
+        add(
+                run,
+                Kind.UNDECLARED_FAMILY,
+                "“" + asked.name() + "” is asked" + where(run.style()) + ", and no rule declares it; "
+                        + (main.isSystem() ? main.family() : name(main)) + " is given"
+                        + near.map(name -> ". Declared is “" + name + "”.").orElse("."),
+                near.map(name -> run.style().familyRule().map(Rule::selector).orElse(run.path()) + " { font-family: "
+                        + written(run.style().families().stream()
+                                .map(family -> family.equals(asked) ? new FamilyName(name, false) : family)
+                                .toList())
+                        + " }"));
+    }
+
+    /** The declared name that is nearest: the same but for case, hyphens and spaces, a letter, or words of style. */
+    private Optional<String> nearest(String name) {
+        String plain = Names.plain(name);
+        return faces.names().stream()
+                .filter(declared -> {
+                    String other = Names.plain(declared);
+                    return other.startsWith(plain) || plain.startsWith(other) || Names.distance(other, plain) <= 2;
+                })
+                .min(Comparator.comparingInt(declared -> Names.distance(Names.plain(declared), plain)));
+    }
+
+    private void add(Run run, Kind kind, String message, Optional<String> fix) {
+        String key = kind + " " + message;
+        Gathered known = gathered.get(key);
+        if (known == null) {
+            known = new Gathered(run, kind, message, fix);
+            gathered.put(key, known);
+        }
+        known.count++;
+    }
+
+    private static String asked(Run run) {
+        TextStyle style = run.style();
+        return style.families().get(0).name() + " " + label(style.weight(), style.slope());
+    }
+
+    private static String name(Given given) {
+        return given.family() + " " + label(given.weight(), given.slope());
+    }
+
+    private static String label(double weight, Slope slope) {
+        String name = StyleNames.weightName(weight);
+        return slope == Slope.UPRIGHT ? name : name + (slope == Slope.ITALIC ? " Italic" : " Oblique");
+    }
+
+    private static String at(Given given) {
+        return given.rule()
+                .map(rule -> " (" + fileName(rule.url()) + ", line " + rule.line() + ")")
+                .orElse("");
+    }
+
+    private static String where(TextStyle style) {
+        return style.familyRule()
+                .map(rule -> " by " + rule.selector() + " (" + fileName(rule.url()) + ", line " + rule.line() + ")")
+                .orElse("");
+    }
+
+    private static String fileName(String url) {
+        String path = url.replaceAll("[?#].*", "");
+        String name = path.substring(path.lastIndexOf('/') + 1);
+        return name.isEmpty() ? path : name;
+    }
+
+    private static String written(List<FamilyName> families) {
+        List<String> names = new ArrayList<>();
+        families.forEach(family -> names.add(family.isGeneric() ? family.name() : CssText.quote(family.name())));
+        return String.join(", ", names);
+    }
+}
