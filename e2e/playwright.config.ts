@@ -1,6 +1,6 @@
 import { defineConfig } from "@playwright/test";
 
-const engine = /(engine|letters|woff2)\.spec\.ts/;
+const engine = /(check|engine|letters|woff2)\.spec\.ts/;
 
 /** Debian's Chromium; how the product is started stands in tests/inventory.ts. What a failed test did is kept. */
 export default defineConfig({

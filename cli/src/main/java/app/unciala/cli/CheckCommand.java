@@ -6,6 +6,7 @@ import app.unciala.core.css.cascade.TextStyle;
 import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.fetch.FetchRules;
 import app.unciala.core.fetch.LocalResources;
+import app.unciala.core.fetch.Remembered;
 import app.unciala.core.fetch.WebResources;
 import app.unciala.core.page.PageFinding;
 import app.unciala.core.page.PageFinding.Severity;
@@ -78,8 +79,9 @@ final class CheckCommand implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         boolean bad = false;
         try (WebResources web = new WebResources(rules)) {
+            Resources once = new Remembered(web);
             for (String page : pages) {
-                bad |= check(page, web, out);
+                bad |= check(page, once, out);
             }
         }
         out.flush();
@@ -87,7 +89,7 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     /** Whether something is wrong with a page. */
-    private boolean check(String page, WebResources web, PrintWriter out) {
+    private boolean check(String page, Resources web, PrintWriter out) {
         boolean isAddress = page.matches("(?i)[a-z][a-z0-9+.-]*://.*");
         Path file = isAddress ? Path.of("") : Path.of(page);
         if (!isAddress && !Files.isRegularFile(file)) {
@@ -156,7 +158,7 @@ final class CheckCommand implements Callable<Integer> {
             number(json, "weight", style.weight());
             json.writeStringProperty("slope", style.slope().key());
             number(json, "width", style.width());
-            number(json, "size", style.size());
+            number(json, "size", style.usedSize());
             json.writeName("given");
             given(json, run.main());
             json.writeName("also");

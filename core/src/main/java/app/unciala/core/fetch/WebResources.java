@@ -41,13 +41,11 @@ public final class WebResources implements Resources, Closeable {
     private static final Map<Use, Integer> MOST_BYTES =
             Map.of(Use.PAGE, 10_000_000, Use.STYLE_SHEET, 10_000_000, Use.FONT, 40_000_000);
     private static final int MOST_REDIRECTS = 10;
-    private static final int MOST_REQUESTS = 1000;
     private static final Duration SILENCE = Duration.ofSeconds(10);
     private static final String AGENT = "Unciala/0.1 (checks the fonts of pages)";
 
     private final FetchRules rules;
     private final CloseableHttpClient client;
-    private int requests;
 
     public WebResources(FetchRules rules) {
         this.rules = rules;
@@ -154,9 +152,6 @@ public final class WebResources implements Resources, Closeable {
     }
 
     private Resource once(String url, Use use) {
-        if (requests++ >= MOST_REQUESTS) {
-            return Resource.failed(url, "more than " + MOST_REQUESTS + " files are not asked for in one check");
-        }
         try {
             URI uri = new URI(url);
             String scheme = uri.getScheme() == null ? "" : uri.getScheme().toLowerCase(Locale.ROOT);

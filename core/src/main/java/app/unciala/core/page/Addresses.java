@@ -17,7 +17,7 @@ final class Addresses {
         if (typed.regionMatches(true, 0, "data:", 0, 5)) {
             return Optional.of(typed);
         }
-        String url = StringUtil.resolve(base, typed).replaceAll("#.*$", "");
+        String url = StringUtil.resolve(base, typed).replaceAll("#.*$", "").replaceFirst("^file:/(?!/)", "file:///");
         return uri(url).isPresent() ? Optional.of(escaped(url)) : Optional.empty();
     }
 

@@ -53,7 +53,6 @@ record PageDocument(
             "style",
             "symbol",
             "template",
-            "title",
             "video");
 
     /** Kinds of input that show what they are set to. */
@@ -139,10 +138,15 @@ record PageDocument(
                     || to.tag().equals("object") && to.has("data")
                     || to.tag().equals("details") && !to.has("open");
             pseudo(to, "before");
+            StringBuilder text = new StringBuilder();
             for (Node node : from.childNodes()) {
-                if (node instanceof TextNode text) {
-                    text(text.getWholeText(), to, silent);
-                } else if (node instanceof DataNode) {
+                // Texts that nothing stands between are one.
+                if (node instanceof TextNode part) {
+                    text.append(part.getWholeText());
+                    continue;
+                }
+                text(text, to, silent);
+                if (node instanceof DataNode) {
                     to.hasText();
                 } else if (node instanceof org.jsoup.nodes.Element child
                         && elements < MOST_ELEMENTS
@@ -155,18 +159,21 @@ record PageDocument(
                     }
                 }
             }
+            text(text, to, silent);
             field(to);
             pseudo(to, "after");
         }
 
-        private void text(String text, Element in, boolean silent) {
-            if (!text.isEmpty()) {
-                in.hasText();
+        private void text(StringBuilder text, Element in, boolean silent) {
+            if (text.isEmpty()) {
+                return;
             }
-            String shown = text.replaceAll("[ \\t\\n\\r\\f]+", " ").strip();
+            in.hasText();
+            String shown = text.toString().replaceAll("[ \\t\\n\\r\\f]+", " ").strip();
             if (!silent && !shown.replace('\u00A0', ' ').isBlank()) {
                 texts.add(new Text(in, shown, Optional.empty()));
             }
+            text.setLength(0);
         }
 
         /** Whether there is one is for the style sheets to say. */

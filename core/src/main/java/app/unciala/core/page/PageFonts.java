@@ -23,6 +23,9 @@ import java.util.Set;
 
 /** The font files that a page needs, each fetched once and read by our own engine. */
 final class PageFonts {
+    private static final int MOST = 300;
+    private static final String TOO_MANY = "more than " + MOST + " fonts are not read of one page";
+
     private final Resources resources;
     private final String page;
     private final Map<String, Tried> byUrl = new LinkedHashMap<>();
@@ -72,7 +75,9 @@ final class PageFonts {
     private Tried tried(String url) {
         Tried known = byUrl.get(url);
         if (known == null) {
-            known = fetched(url);
+            known = byUrl.size() < MOST
+                    ? fetched(url)
+                    : failed(url, Resource.failed(url, TOO_MANY), Failure.UNREACHABLE, TOO_MANY);
             byUrl.put(url, known);
         }
         return known;

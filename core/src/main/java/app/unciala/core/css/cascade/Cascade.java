@@ -4,7 +4,6 @@ import app.unciala.core.css.cascade.Candidates.Candidate;
 import app.unciala.core.css.cascade.PageSheets.Registered;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
-import app.unciala.core.css.cascade.StyleRules.Selected;
 import app.unciala.core.css.cascade.TextStyle.Transform;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
@@ -116,27 +115,10 @@ public final class Cascade {
     private void collect(StyleRules from, Element element, String pseudo, Candidates found) {
         from.forEach(element, selected -> {
             Selector selector = selected.selector();
-            if (selector.pseudoElement().orElse("").equals(pseudo)
-                    && selector.matches(element, matching)
-                    && isInScope(selected, element)) {
+            if (selector.pseudoElement().orElse("").equals(pseudo) && selector.matches(element, matching)) {
                 found.addAll(selected);
             }
         });
-    }
-
-    private boolean isInScope(Selected selected, Element element) {
-        if (selected.scope().isEmpty()) {
-            return true;
-        }
-        for (Optional<Element> e = Optional.of(element);
-                e.isPresent();
-                e = e.get().parent()) {
-            Element at = e.get();
-            if (selected.scope().get().stream().anyMatch(root -> root.matches(at, matching))) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private Block block(String declarations, Element element) {
@@ -150,8 +132,13 @@ public final class Cascade {
         return new Block(Origin.AUTHOR, Layer.outermost(), 0, entries, url, element.line());
     }
 
-    /** What attributes say that stand for properties, of {@code font} (HTML, "Rendering") and in SVG. */
+    /** What attributes say that stand for properties: {@code hidden}, those of {@code font} (HTML, "Rendering") and in SVG. */
     private static String hints(Element element) {
+        if (element.attribute("hidden")
+                .filter(value -> !value.equalsIgnoreCase("until-found"))
+                .isPresent()) {
+            return "display:none";
+        }
         if (element.tag().equals("font")) {
             return ofFont(element);
         }

@@ -18,8 +18,7 @@ record FontSize(double pixels, SizeOrigin origin) {
     private static final double[] PROPORTIONAL = {9, 10, 13, 16, 18, 24, 32, 48};
     private static final double[] FIXED = {9, 10, 12, 13, 16, 20, 26, 39};
     private static final double RATIO = 13.0 / 16;
-    private static final Set<String> RELATIVE_UNITS =
-            Set.of("em", "rem", "ex", "rex", "ch", "rch", "cap", "ic", "lh", "rlh");
+    private static final Set<String> RELATIVE_UNITS = Set.of("em", "ex", "ch", "cap", "ic", "lh");
 
     static boolean isMonospace(List<FamilyName> families) {
         return families.size() == 1
@@ -49,10 +48,10 @@ record FontSize(double pixels, SizeOrigin origin) {
         if (length.isEmpty() || length.getAsDouble() < 0) {
             return Optional.empty();
         }
-        boolean relative = value.stream()
-                .anyMatch(token -> token.is(Kind.PERCENTAGE)
-                        || token.is(Kind.DIMENSION)
-                                && RELATIVE_UNITS.contains(token.value().toLowerCase(Locale.ROOT)));
+        Token only = value.get(0);
+        boolean relative = only.is(Kind.PERCENTAGE)
+                || only.is(Kind.DIMENSION)
+                        && RELATIVE_UNITS.contains(only.value().toLowerCase(Locale.ROOT));
         boolean absolute = parent.sizeOrigin().absolute() || !relative;
         return Optional.of(new FontSize(length.getAsDouble(), new SizeOrigin(-1, absolute)));
     }

@@ -5,6 +5,7 @@ import app.unciala.core.css.cascade.StyleRules.Origin;
 import app.unciala.core.css.cascade.StyleRules.Selected;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.SelectorParser;
+import app.unciala.core.css.selector.SelectorParser.Around;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.AtRule;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
@@ -61,22 +62,21 @@ public final class PageSheets {
     }
 
     /** What a rule stands in. */
-    private record Around(
-            Origin origin, Layer layer, Optional<List<Selector>> nesting, Optional<List<Selector>> scope) {
-        Around in(Layer inner) {
-            return new Around(origin, inner, nesting, scope);
+    private record Within(Origin origin, Layer layer, Optional<Around> around) {
+        Within in(Layer inner) {
+            return new Within(origin, inner, around);
         }
     }
 
     void addBrowser(String css) {
         Sheet sheet = new Sheet("", css, 1);
-        add(sheet, new Around(Origin.BROWSER, Layer.outermost(), Optional.empty(), Optional.empty()), 0);
+        add(sheet, new Within(Origin.BROWSER, Layer.outermost(), Optional.empty()), 0);
     }
 
     /** Adds a style sheet after those that are there, if its {@code media} holds. */
     public void add(Sheet sheet, String mediaText) {
         if (media.holds(StyleSheet.tokens(mediaText))) {
-            add(sheet, new Around(Origin.AUTHOR, outermost, Optional.empty(), Optional.empty()), 0);
+            add(sheet, new Within(Origin.AUTHOR, outermost, Optional.empty()), 0);
         }
     }
 
@@ -99,9 +99,9 @@ public final class PageSheets {
         return registered;
     }
 
-    private void add(Sheet sheet, Around around, int depth) {
+    private void add(Sheet sheet, Within within, int depth) {
         StyleSheet read = StyleSheet.read(sheet.text());
-        new Walk(sheet, read, depth).rules(read.rules(), around);
+        new Walk(sheet, read, depth).rules(read.rules(), within);
     }
 
     /** Walks through one style sheet. */
@@ -121,32 +121,35 @@ public final class PageSheets {
             return sheet.firstLine() + read.place(node.start()).line() - 1;
         }
 
-        private void rules(List<? extends Node> nodes, Around around) {
+        private void rules(List<? extends Node> nodes, Within within) {
             for (Node node : nodes) {
                 if (order >= MOST_RULES) {
                     return;
                 }
                 if (node instanceof AtRule rule) {
-                    atRule(rule, around);
+                    atRule(rule, within);
                 } else if (node instanceof QualifiedRule rule) {
                     mayImport = false;
-                    qualified(rule, around);
+                    qualified(rule, within);
                 }
             }
         }
 
-        private void qualified(QualifiedRule rule, Around around) {
-            Optional<List<Selector>> selectors = around.nesting().isPresent()
-                    ? SelectorParser.readNested(
-                            read, rule.prelude(), around.nesting().get())
-                    : SelectorParser.read(read, rule.prelude());
+        private void qualified(QualifiedRule rule, Within within) {
+            Optional<List<Selector>> selectors = within.around()
+                    .map(around -> SelectorParser.readNested(read, rule.prelude(), around))
+                    .orElseGet(() -> SelectorParser.read(read, rule.prelude()));
             selectors.ifPresent(found -> {
-                declarations(found, rule.content(), line(rule), around);
-                rules(rule.content(), new Around(around.origin(), around.layer(), Optional.of(found), around.scope()));
+                declarations(found, rule.content(), line(rule), within);
+                inside(rule.content(), within, new Around(found, false));
             });
         }
 
-        private void declarations(List<Selector> selectors, List<Node> content, int line, Around around) {
+        private void inside(List<Node> content, Within within, Around around) {
+            rules(content, new Within(within.origin(), within.layer(), Optional.of(around)));
+        }
+
+        private void declarations(List<Selector> selectors, List<Node> content, int line, Within within) {
             List<Entry> entries = content.stream()
                     .filter(Declaration.class::isInstance)
                     .map(Declaration.class::cast)
@@ -156,44 +159,44 @@ public final class PageSheets {
             if (entries.isEmpty()) {
                 return;
             }
-            Block block = new Block(around.origin(), around.layer(), order++, entries, sheet.url(), line);
-            selectors.forEach(selector -> rules.add(new Selected(selector, block, around.scope())));
+            Block block = new Block(within.origin(), within.layer(), order++, entries, sheet.url(), line);
+            selectors.forEach(selector -> rules.add(new Selected(selector, block)));
         }
 
-        private void atRule(AtRule rule, Around around) {
+        private void atRule(AtRule rule, Within within) {
             switch (rule.name()) {
                 case "charset" -> {}
                 case "import" -> {
                     if (mayImport) {
-                        imported(rule, around);
+                        imported(rule, within);
                     }
                 }
-                case "layer" -> layer(rule, around);
+                case "layer" -> layer(rule, within);
                 default -> {
                     mayImport = false;
-                    inner(rule, around);
+                    inner(rule, within);
                 }
             }
         }
 
-        private void inner(AtRule rule, Around around) {
+        private void inner(AtRule rule, Within within) {
             switch (rule.name()) {
                 case "media" -> {
                     if (media.holds(rule.prelude())) {
-                        body(rule, around);
+                        body(rule, within);
                     }
                 }
                 case "supports" -> {
                     if (Supports.hold(rule.prelude())) {
-                        body(rule, around);
+                        body(rule, within);
                     }
                 }
                 case "container" -> {
                     if (container(rule.prelude())) {
-                        body(rule, around);
+                        body(rule, within);
                     }
                 }
-                case "scope" -> scope(rule, around);
+                case "scope" -> scope(rule, within);
                 case "font-face" -> faces.add(new FaceRule(rule, read, sheet.url(), line(rule)));
                 case "property" -> register(rule);
                 default -> {}
@@ -201,22 +204,22 @@ public final class PageSheets {
         }
 
         /** The rules inside, and in nested ones the declarations, which are those of the rule around. */
-        private void body(AtRule rule, Around around) {
-            around.nesting().ifPresent(selectors -> declarations(selectors, rule.content(), line(rule), around));
-            rules(rule.content(), around);
+        private void body(AtRule rule, Within within) {
+            within.around().ifPresent(outer -> declarations(outer.selectors(), rule.content(), line(rule), within));
+            rules(rule.content(), within);
         }
 
-        private void layer(AtRule rule, Around around) {
+        private void layer(AtRule rule, Within within) {
             List<List<Token>> names = StyleSheet.atCommas(rule.prelude());
             if (!rule.hasBlock()) {
-                names.forEach(name -> around.layer().named(read.source(name)));
+                names.forEach(name -> within.layer().named(read.source(name)));
                 return;
             }
             mayImport = false;
             Layer inner = rule.prelude().isEmpty()
-                    ? around.layer().anonymous()
-                    : around.layer().named(read.source(rule.prelude()));
-            body(rule, around.in(inner));
+                    ? within.layer().anonymous()
+                    : within.layer().named(read.source(rule.prelude()));
+            body(rule, within.in(inner));
         }
 
         /** A container is taken to be as wide as the window. */
@@ -230,20 +233,18 @@ public final class PageSheets {
             return media.holds(StyleSheet.trimmed(prelude.subList(from, prelude.size())));
         }
 
-        private void scope(AtRule rule, Around around) {
+        private void scope(AtRule rule, Within within) {
             List<Token> prelude = rule.prelude();
             int end = 0;
             while (end < prelude.size() && !prelude.get(end).is(Kind.CLOSE_ROUND)) {
                 end++;
             }
             if (prelude.isEmpty() || !prelude.get(0).is(Kind.OPEN_ROUND)) {
-                body(rule, around);
+                body(rule, within);
                 return;
             }
             SelectorParser.read(read, StyleSheet.trimmed(prelude.subList(1, end)))
-                    .ifPresent(roots -> rules(
-                            rule.content(),
-                            new Around(around.origin(), around.layer(), Optional.empty(), Optional.of(roots))));
+                    .ifPresent(roots -> inside(rule.content(), within, new Around(roots, true)));
         }
 
         private void register(AtRule rule) {
@@ -261,7 +262,7 @@ public final class PageSheets {
             }
         }
 
-        private void imported(AtRule rule, Around around) {
+        private void imported(AtRule rule, Within within) {
             if (rule.prelude().isEmpty() || depth >= MOST_IMPORTS_DEEP) {
                 return;
             }
@@ -278,16 +279,16 @@ public final class PageSheets {
             } else if (!first.is(Kind.STRING) && !first.is(Kind.URL)) {
                 return;
             }
-            Layer layer = around.layer();
+            Layer layer = within.layer();
             boolean holds = true;
             while (at < prelude.size()) {
                 Token token = prelude.get(at);
                 int end = token.is(Kind.FUNCTION) ? afterClosing(prelude, at + 1) : at + 1;
                 String name = token.value().toLowerCase(Locale.ROOT);
                 if (token.isIdent("layer")) {
-                    layer = around.layer().anonymous();
+                    layer = within.layer().anonymous();
                 } else if (token.is(Kind.FUNCTION) && name.equals("layer")) {
-                    layer = around.layer().named(read.source(StyleSheet.trimmed(prelude.subList(at + 1, end - 1))));
+                    layer = within.layer().named(read.source(StyleSheet.trimmed(prelude.subList(at + 1, end - 1))));
                 } else if (token.is(Kind.FUNCTION) && name.equals("supports")) {
                     holds &= Supports.holdInside(StyleSheet.trimmed(prelude.subList(at + 1, end - 1)));
                 } else if (!token.is(Kind.WHITESPACE)) {
@@ -300,7 +301,7 @@ public final class PageSheets {
                 imports.apply(address, sheet.url())
                         .filter(found -> open.add(found.url()))
                         .ifPresent(found -> {
-                            add(found, around.in(into), depth + 1);
+                            add(found, within.in(into), depth + 1);
                             open.remove(found.url());
                         });
             }

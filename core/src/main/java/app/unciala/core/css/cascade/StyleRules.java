@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Rules by what their selectors look for, so that an element is tried against few of them. */
@@ -25,8 +24,8 @@ final class StyleRules {
      */
     record Block(Origin origin, Layer layer, int order, List<Entry> entries, String url, int line) {}
 
-    /** A selector of a rule; {@code scope} what must be around or be the element, if the rule stands in a scope. */
-    record Selected(Selector selector, Block block, Optional<List<Selector>> scope) {
+    /** A selector of a rule. */
+    record Selected(Selector selector, Block block) {
         Rule rule() {
             return new Rule(block.url(), block.line(), selector.text());
         }

@@ -36,6 +36,7 @@ public record TextStyle(
         Optional<String> content,
         SizeOrigin sizeOrigin,
         Variables variables) {
+    private static final double SMALLEST = 6;
     private static final Pattern WORD_START = Pattern.compile("(?<![\\p{L}\\p{N}’'])\\p{L}");
 
     /** Where a size comes from: the place of its keyword in the table, from 0, or -1; and whether it is absolute. */
@@ -51,7 +52,7 @@ public record TextStyle(
 
     /** What the root inherits. */
     static final TextStyle INITIAL = new TextStyle(
-            List.of(new FamilyName("serif", true)),
+            List.of(new FamilyName("Times New Roman", false)),
             List.of(),
             16,
             400,
@@ -69,6 +70,11 @@ public record TextStyle(
     /** Whether only the generic family for fixed widths is asked for, which has a smaller size by default. */
     boolean isMonospace() {
         return FontSize.isMonospace(families);
+    }
+
+    /** The size it is painted in: browsers keep what is only relative legible. */
+    public double usedSize() {
+        return sizeOrigin.absolute() || size <= 0 ? size : Math.max(SMALLEST, size);
     }
 
     /** A text as it is painted. */

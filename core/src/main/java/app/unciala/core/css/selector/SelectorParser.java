@@ -108,12 +108,17 @@ public final class SelectorParser {
     private static final int DEEPEST = 32;
 
     private final StyleSheet sheet;
-    private final @Nullable List<Selector> around;
+    private final @Nullable Around around;
 
-    private SelectorParser(StyleSheet sheet, @Nullable List<Selector> around) {
+    private SelectorParser(StyleSheet sheet, @Nullable Around around) {
         this.sheet = sheet;
         this.around = around;
     }
+
+    /**
+     * What a rule stands in: another rule, or a scope, whose selectors add no weight and are what {@code :scope} means.
+     */
+    public record Around(List<Selector> selectors, boolean isScope) {}
 
     /** A selector that browsers do not take. */
     private static final class Invalid extends Exception {
@@ -129,8 +134,8 @@ public final class SelectorParser {
         return read(new SelectorParser(sheet, null), prelude, false);
     }
 
-    /** The selectors of a rule inside another (CSS Nesting 1). */
-    public static Optional<List<Selector>> readNested(StyleSheet sheet, List<Token> prelude, List<Selector> around) {
+    /** The selectors of a rule inside another (CSS Nesting 1) or inside a scope (CSS Cascading 6, section 2.5). */
+    public static Optional<List<Selector>> readNested(StyleSheet sheet, List<Token> prelude, Around around) {
         return read(new SelectorParser(sheet, around), prelude, true);
     }
 
@@ -148,7 +153,7 @@ public final class SelectorParser {
 
     /** A nested selector without {@code &} is one for descendants, or begins with its combinator. */
     private Selector nested(List<Token> part) throws Invalid {
-        boolean refers = part.stream().anyMatch(token -> token.isDelim('&'));
+        boolean refers = part.stream().anyMatch(token -> token.isDelim('&') || isScope() && token.isIdent("scope"));
         Selector own = complex(part, !refers || combinator(part, 0) != null, 0);
         if (refers && combinator(part, 0) == null) {
             return own;
@@ -159,10 +164,14 @@ public final class SelectorParser {
         return new Selector(steps, own.pseudoElement(), own.text());
     }
 
+    private boolean isScope() {
+        return around != null && around.isScope();
+    }
+
     private Simple parent() {
         return around == null
                 ? new State("scope", element -> element.parent().isEmpty())
-                : new AnyOf(around, false, true);
+                : new AnyOf(around.selectors(), false, !around.isScope());
     }
 
     private @Nullable Combinator combinator(List<Token> tokens, int at) {
@@ -390,6 +399,10 @@ public final class SelectorParser {
             if (token.is(Kind.IDENT)) {
                 if (OLD_PSEUDO_ELEMENTS.contains(name)) {
                     return pseudoElement(at);
+                }
+                if (isScope() && name.equals("scope")) {
+                    simples.add(parent());
+                    return at + 1;
                 }
                 simples.add(States.of(name).map(holds -> new State(name, holds)).orElseThrow(Invalid::new));
                 return at + 1;
