@@ -139,10 +139,23 @@ public final class PageReader {
             Boolean known = boxes.get(element);
             if (known == null) {
                 known = style(element).hasBox()
-                        && element.parent().map(this::hasBox).orElse(true);
+                        && element.parent()
+                                .map(parent -> !isFoldedIn(parent, element) && hasBox(parent))
+                                .orElse(true);
                 boxes.put(element, known);
             }
             return known;
+        }
+
+        /** Whether an element is hidden as what it stands in is closed; the first summary is what stays. */
+        private static boolean isFoldedIn(Element parent, Element child) {
+            return parent.tag().equals("details")
+                    && !parent.has("open")
+                    && parent.children().stream()
+                                    .filter(other -> other.tag().equals("summary"))
+                                    .findFirst()
+                                    .orElse(null)
+                            != child;
         }
 
         private Optional<Run> run(Text text) {
@@ -171,31 +184,31 @@ public final class PageReader {
         private List<Given> given(String text, TextStyle style) {
             Map<Painter, StringBuilder> painted = new LinkedHashMap<>();
             Map<Integer, Painter> known = new HashMap<>();
+            Map<Painter, Integer> counts = new HashMap<>();
             text.codePoints().filter(Painting::isPainted).forEach(codePoint -> {
                 Painter painter = known.get(codePoint);
                 if (painter == null) {
                     painter = painter(style, codePoint);
                     known.put(codePoint, painter);
-                    painted.computeIfAbsent(painter, any -> new StringBuilder());
                 }
-                painted.get(painter).appendCodePoint(codePoint);
+                counts.merge(painter, 1, Integer::sum);
+                if (!Character.isSpaceChar(codePoint)) {
+                    painted.computeIfAbsent(painter, any -> new StringBuilder()).appendCodePoint(codePoint);
+                }
             });
             if (painted.isEmpty()) {
                 painted.put(painter(style, ' '), new StringBuilder());
             }
             return painted.entrySet().stream()
-                    .sorted(Comparator.comparing(entry -> -entry.getValue().length()))
+                    .sorted(Comparator.comparing(entry -> -counts.getOrDefault(entry.getKey(), 0)))
                     .map(entry -> entry.getKey().given(style, entry.getValue()))
                     .toList();
         }
 
         private static boolean isPainted(int codePoint) {
             return switch (Character.getType(codePoint)) {
-                case Character.CONTROL,
-                        Character.FORMAT,
-                        Character.SPACE_SEPARATOR,
-                        Character.LINE_SEPARATOR,
-                        Character.PARAGRAPH_SEPARATOR -> false;
+                case Character.CONTROL, Character.FORMAT, Character.LINE_SEPARATOR, Character.PARAGRAPH_SEPARATOR ->
+                    false;
                 default -> codePoint < 0xFE00 || codePoint > 0xFE0F;
             };
         }

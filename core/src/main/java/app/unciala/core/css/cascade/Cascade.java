@@ -46,6 +46,7 @@ public final class Cascade {
     private final Map<String, Registered> registered;
     private final Viewport viewport;
     private final String url;
+    private final boolean quirks;
     private final Matching matching = new Matching(MOST_TRIES);
     private double rootSize = TextStyle.INITIAL.size();
 
@@ -63,6 +64,7 @@ public final class Cascade {
         registered = sheets.registered();
         this.viewport = viewport;
         this.url = url;
+        this.quirks = quirks;
     }
 
     private static String browserStyles() {
@@ -167,13 +169,13 @@ public final class Cascade {
         List<Rule> familyRules = new ArrayList<>();
         List<FamilyName> families = values.of(
                 Property.FAMILY, FamilyName::list, parent.families(), TextStyle.INITIAL.families(), familyRules);
-        boolean monospace = FontSize.isMonospace(families);
+        FontSize.Family family = FontSize.Family.of(families, quirks);
         FontSize size = values.of(
                 Property.SIZE,
-                value -> FontSize.said(value, parent, monospace, lengths)
-                        .map(said -> said.afterChange(parent.isMonospace(), monospace)),
-                FontSize.inherited(parent, monospace),
-                FontSize.initial(monospace),
+                value -> FontSize.said(value, parent, family, lengths)
+                        .map(said -> said.afterChange(parent.isMonospace(), family)),
+                FontSize.inherited(parent, family),
+                FontSize.initial(family),
                 null);
         return new TextStyle(
                 families,

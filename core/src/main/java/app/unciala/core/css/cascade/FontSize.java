@@ -17,6 +17,7 @@ record FontSize(double pixels, SizeOrigin origin) {
             List.of("xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large");
     private static final double[] PROPORTIONAL = {9, 10, 13, 16, 18, 24, 32, 48};
     private static final double[] FIXED = {9, 10, 12, 13, 16, 20, 26, 39};
+    private static final double[] FIXED_IN_QUIRKS = {9, 9, 10, 13, 16, 20, 26, 40};
     private static final double RATIO = 13.0 / 16;
     private static final Set<String> RELATIVE_UNITS = Set.of("em", "ex", "ch", "cap", "ic", "lh");
 
@@ -26,17 +27,36 @@ record FontSize(double pixels, SizeOrigin origin) {
                 && families.get(0).name().equals("monospace");
     }
 
-    private static double keyword(int place, boolean monospace) {
-        return (monospace ? FIXED : PROPORTIONAL)[place];
+    private static double keyword(int place, Family family) {
+        return switch (family) {
+            case PROPORTIONAL -> PROPORTIONAL[place];
+            case FIXED -> FIXED[place];
+            case FIXED_IN_QUIRKS -> FIXED_IN_QUIRKS[place];
+        };
+    }
+
+    /** What the sizes of keywords depend on. */
+    enum Family {
+        PROPORTIONAL,
+        FIXED,
+        FIXED_IN_QUIRKS;
+
+        static Family of(List<FamilyName> families, boolean quirks) {
+            return !isMonospace(families) ? PROPORTIONAL : quirks ? FIXED_IN_QUIRKS : FIXED;
+        }
+
+        private boolean isFixed() {
+            return this != PROPORTIONAL;
+        }
     }
 
     /** The size that a declaration says; nothing when it is none. */
-    static Optional<FontSize> said(List<Token> value, TextStyle parent, boolean monospace, Lengths lengths) {
+    static Optional<FontSize> said(List<Token> value, TextStyle parent, Family family, Lengths lengths) {
         Optional<String> word = FontValues.word(value);
         if (word.isPresent()) {
             int place = KEYWORDS.indexOf(word.get());
             if (place >= 0) {
-                return Optional.of(new FontSize(keyword(place, monospace), new SizeOrigin(place, false)));
+                return Optional.of(new FontSize(keyword(place, family), new SizeOrigin(place, false)));
             }
             return switch (word.get()) {
                 case "larger" -> Optional.of(relative(parent, parent.size() * 1.2));
@@ -60,26 +80,26 @@ record FontSize(double pixels, SizeOrigin origin) {
         return new FontSize(size, new SizeOrigin(-1, parent.sizeOrigin().absolute()));
     }
 
-    static FontSize initial(boolean monospace) {
-        return new FontSize(keyword(MEDIUM, monospace), new SizeOrigin(MEDIUM, false));
+    static FontSize initial(Family family) {
+        return new FontSize(keyword(MEDIUM, family), new SizeOrigin(MEDIUM, false));
     }
 
     /** The inherited size, made smaller or larger where the change of family makes the default another. */
-    static FontSize inherited(TextStyle parent, boolean monospace) {
-        return new FontSize(parent.size(), parent.sizeOrigin()).where(parent.isMonospace(), monospace);
+    static FontSize inherited(TextStyle parent, Family family) {
+        return new FontSize(parent.size(), parent.sizeOrigin()).where(parent.isMonospace(), family);
     }
 
-    private FontSize where(boolean before, boolean now) {
-        if (origin.absolute() || before == now) {
+    private FontSize where(boolean before, Family now) {
+        if (origin.absolute() || before == now.isFixed()) {
             return this;
         }
         return origin.keyword() >= 0
                 ? new FontSize(keyword(origin.keyword(), now), origin)
-                : new FontSize(now ? pixels * RATIO : pixels / RATIO, origin);
+                : new FontSize(now.isFixed() ? pixels * RATIO : pixels / RATIO, origin);
     }
 
     /** A size relative to the parent's that was said where the family changes: it is scaled once more, as browsers do. */
-    FontSize afterChange(boolean before, boolean now) {
+    FontSize afterChange(boolean before, Family now) {
         return origin.keyword() >= 0 ? this : where(before, now);
     }
 }
