@@ -23,6 +23,7 @@ class ArchitectureTest {
                 .resideInAnyPackage(
                         "java..",
                         "javax.xml..",
+                        "javax.net.ssl..",
                         "app.unciala.core..",
                         "org.jspecify..",
                         "com.google.common..",

@@ -16,7 +16,7 @@ public final class UnicodeRange {
     /** The characters of a value; nothing when it is none. */
     public static Optional<BitSet> read(String value) {
         BitSet characters = new BitSet();
-        for (String part : value.split(",")) {
+        for (String part : value.split(",", -1)) {
             Matcher range = RANGE.matcher(part.strip());
             if (!range.matches()) {
                 return Optional.empty();

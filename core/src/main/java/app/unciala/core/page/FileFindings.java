@@ -38,7 +38,7 @@ final class FileFindings {
                 .flatMap(run -> run.given().stream())
                 .flatMap(given -> given.url().stream())
                 .collect(Collectors.toSet());
-        findings.unused(faces, painted);
+        findings.unused(faces, fonts, painted);
         findings.preloads(document, painted);
         return findings.found.stream();
     }
@@ -51,7 +51,7 @@ final class FileFindings {
                     switch (tried.failure()) {
                         case UNREACHABLE -> share ? Kind.SHARE_LINK : Kind.UNREACHABLE;
                         case NOT_A_FONT -> share ? Kind.SHARE_LINK : Kind.NOT_A_FONT;
-                        case OTHER_ORIGIN -> Kind.OTHER_ORIGIN;
+                        case OTHER_ORIGIN -> share ? Kind.SHARE_LINK : Kind.OTHER_ORIGIN;
                         case MIXED_CONTENT -> Kind.MIXED_CONTENT;
                         case FORMAT -> Kind.UNUSABLE_FORMAT;
                         case REFUSED -> Kind.REFUSED_FONT;
@@ -152,9 +152,15 @@ final class FileFindings {
         }
     }
 
-    private void unused(PageFaces faces, Set<String> painted) {
+    /** Faces whose files failed are told of by that. */
+    private void unused(PageFaces faces, PageFonts fonts, Set<String> painted) {
+        Set<String> failed = fonts.all().stream()
+                .filter(tried -> tried.failure() != Failure.NONE)
+                .map(Tried::url)
+                .collect(Collectors.toSet());
         for (PageFace face : faces.all()) {
-            if (face.characters().isEmpty() && face.urls().stream().noneMatch(painted::contains)) {
+            boolean used = face.urls().stream().anyMatch(url -> painted.contains(url) || failed.contains(url));
+            if (face.characters().isEmpty() && !used) {
                 add(
                         Kind.UNUSED_FACE,
                         face.family() + " " + face.slot().label() + " is declared ("

@@ -85,7 +85,7 @@ final class RunFindings {
             add(
                     run,
                     Kind.NO_GENERIC,
-                    "The families of " + asked.get().name() + " end without a generic family" + where(style) + ".",
+                    "The families asked" + where(style) + " end without a generic one.",
                     Optional.of("font-family: " + written(style.families()) + ", sans-serif"));
         }
         if (!main.isSystem()) {
@@ -99,7 +99,8 @@ final class RunFindings {
 
     private void faked(Run run, Given main) {
         TextStyle style = run.style();
-        String rule = style.familyRule().map(Rule::selector).orElse(run.path());
+        String element = run.path()
+                .substring(run.path().lastIndexOf(" > ") < 0 ? 0 : run.path().lastIndexOf(" > ") + 3);
         if (main.synthesized().contains("bold")) {
             add(
                     run,
@@ -107,7 +108,7 @@ final class RunFindings {
                     asked(run) + " is asked, and " + name(main) + " with a faked bold is given: no rule declares "
                             + Numbers.plain(style.weight()) + at(main) + ".",
                     Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-weight: "
-                            + Numbers.plain(style.weight()) + "; … } or " + rule + " { font-weight: "
+                            + Numbers.plain(style.weight()) + "; … } or " + element + " { font-weight: "
                             + Numbers.plain(main.weight()) + " }"));
         }
         if (main.synthesized().contains("oblique")) {
@@ -117,7 +118,7 @@ final class RunFindings {
                     asked(run) + " is asked, and " + name(main) + " with a faked slant is given: no rule declares an "
                             + style.slope().key() + at(main) + ".",
                     Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-style: "
-                            + style.slope().css() + "; … } or " + rule + " { font-style: normal }"));
+                            + style.slope().css() + "; … } or " + element + " { font-style: normal }"));
         }
     }
 

@@ -1,0 +1,99 @@
+package app.unciala.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** The command {@code check} on a page that is a file; over HTTP it is run in the browser tests. */
+class CheckTest {
+    private static final Path LATO = Path.of("/usr/share/fonts/truetype/lato/Lato-Regular.ttf");
+
+    @TempDir
+    private Path folder;
+
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+    private Path page;
+
+    @BeforeEach
+    void write() throws Exception {
+        Files.createDirectories(folder.resolve("fonts"));
+        Files.copy(LATO, folder.resolve("fonts/harrow.ttf"));
+        Files.writeString(
+                folder.resolve("type.css"),
+                "@font-face { font-family: Harrow; src: url(/fonts/harrow.ttf) }\n\nbody { font-family: Harrow, serif }\n");
+        page = Files.writeString(
+                folder.resolve("page.html"),
+                "<!doctype html><link rel=stylesheet href=type.css><style>@media (width < 500px) { p { font-weight: 300 } }"
+                        + "</style><p>Plain</p><p><b>Bold</b></p>");
+    }
+
+    @Test
+    void printsEveryRunInTheOrderOfThePage() {
+        assertThat(run("--runs", page.toString())).isZero();
+        String[] lines = out.toString().split("\n");
+        assertThat(lines).hasSize(2);
+        String url = folder.toUri() + "fonts/harrow.ttf";
+        assertThat(lines[0])
+                .isEqualTo("{\"page\":\"" + page + "\",\"text\":\"Plain\",\"path\":\"html > body > p:nth-of-type(1)\","
+                        + "\"family\":[\"Harrow\",\"serif\"],\"weight\":400,\"slope\":\"upright\",\"width\":100,\"size\":16,"
+                        + "\"given\":{\"family\":\"Harrow\",\"weight\":400,\"slope\":\"upright\",\"url\":\"" + url
+                        + "\",\"synthesized\":[],\"characters\":\"Plain\"},\"also\":[],\"rule\":{\"url\":\""
+                        + folder.toUri() + "type.css\",\"line\":3,\"selector\":\"body\"}}");
+        assertThat(lines[1]).contains("\"weight\":700").contains("\"synthesized\":[\"bold\"]");
+    }
+
+    @Test
+    void findingsStopABuild() {
+        assertThat(run(page.toString())).isEqualTo(1);
+        assertThat(out.toString().lines().findFirst().orElseThrow())
+                .startsWith(
+                        "{\"page\":\"" + page
+                                + "\",\"kind\":\"faked-bold\",\"severity\":\"error\",\"text\":\"Bold\",\"path\":\"html > body >"
+                                + " p:nth-of-type(2) > b\",\"message\":\"Harrow Bold is asked, and Harrow Regular with a faked bold")
+                .endsWith("}");
+    }
+
+    @Test
+    void aPageThatIsRightPassesAndAPhoneHasRulesOfItsOwn() throws Exception {
+        Files.writeString(page, Files.readString(page).replace("<b>Bold</b>", ""));
+        assertThat(run(page.toString())).isZero();
+        assertThat(out.toString()).doesNotContain("\"error\"");
+        run("--runs", "--width", "390", page.toString());
+        assertThat(out.toString()).contains("\"weight\":300");
+    }
+
+    @Test
+    void mistakesAreOneLineAndTheOtherPagesAreRead() {
+        assertThat(run(folder.resolve("none.html").toString(), page.toString(), "--runs"))
+                .isEqualTo(1);
+        assertThat(err.toString().strip()).isEqualTo(folder.resolve("none.html") + ": there is no such file");
+        assertThat(out.toString().lines()).hasSize(2);
+
+        assertThat(run("http://127.0.0.1:9/")).isEqualTo(1);
+        assertThat(err.toString()).contains("http://127.0.0.1:9/: 127.0.0.1 leads to 127.0.0.1, which is private");
+        assertThat(run(page.toString(), "--width", "0")).isEqualTo(2);
+        assertThat(err.toString()).contains("--width 0.0: write 1 to 20000");
+        assertThat(run(page.toString(), "--connect-to", "a.example=b:1")).isEqualTo(2);
+        assertThat(err.toString()).contains("write HOST:PORT=ADDRESS:PORT");
+        assertThat(run(page.toString(), "--connect-to", "a.example:80=b:99999")).isEqualTo(2);
+        assertThat(run()).isEqualTo(2);
+    }
+
+    private int run(String... arguments) {
+        String[] all = new String[arguments.length + 1];
+        all[0] = "check";
+        System.arraycopy(arguments, 0, all, 1, arguments.length);
+        CommandLine command = Unciala.commandLine();
+        command.setOut(new PrintWriter(out, true));
+        command.setErr(new PrintWriter(err, true));
+        return command.execute(all);
+    }
+}
