@@ -34,9 +34,14 @@ final class FileFindings {
         FileFindings findings = new FileFindings(page);
         fonts.all().forEach(findings::look);
         findings.twice(faces, fonts);
-        Set<String> painted = runs.stream()
+        Set<String> given = runs.stream()
                 .flatMap(run -> run.given().stream())
-                .flatMap(given -> given.url().stream())
+                .flatMap(one -> one.url().stream())
+                .collect(Collectors.toSet());
+        Set<String> painted = fonts.all().stream()
+                .filter(tried ->
+                        tried.font().filter(font -> given.contains(font.at())).isPresent())
+                .map(Tried::url)
                 .collect(Collectors.toSet());
         findings.unused(faces, fonts, painted);
         findings.preloads(document, painted);

@@ -35,8 +35,8 @@ final class PageFonts {
         this.page = page;
     }
 
-    /** A font that browsers take. */
-    record Loaded(String url, FontFormat format, CmapTable characters, byte[] bytes) {
+    /** A font that browsers take, with the address at the end of all redirects. */
+    record Loaded(String at, FontFormat format, CmapTable characters, byte[] bytes) {
         boolean has(int codePoint) {
             return characters.has(codePoint);
         }
@@ -140,7 +140,7 @@ final class PageFonts {
                         Failure.REFUSED,
                         refusal.get().table().strip() + " " + refusal.get().text());
             }
-            Loaded font = new Loaded(url, file.format(), CmapTable.read(face), answer.bytes());
+            Loaded font = new Loaded(answer.url(), file.format(), CmapTable.read(face), answer.bytes());
             return new Tried(url, answer, Optional.of(font), Failure.NONE, "");
         } catch (FontException e) {
             return failed(url, answer, Failure.NOT_A_FONT, isPage(answer) ? "it is a web page" : e.getMessage());

@@ -243,7 +243,7 @@ public final class PageReader {
                         face.face().family(),
                         Math.max(weight.min(), Math.min(weight.max(), style.weight())),
                         face.face().slot().slope(),
-                        Optional.of(face.font().url()),
+                        Optional.of(face.font().at()),
                         faked,
                         characters,
                         Optional.of(face.face().rule()));

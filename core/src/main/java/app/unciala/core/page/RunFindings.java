@@ -71,8 +71,7 @@ final class RunFindings {
             add(
                     run,
                     Kind.FALLBACK,
-                    asked(run) + " is asked, and " + main.family() + " is given: no file of "
-                            + asked.get().name() + " can be used for it.",
+                    asked.get().name() + " is asked, and " + main.family() + " is given: no file of it can be used.",
                     Optional.empty());
         }
         if (!main.isSystem()) {

@@ -115,9 +115,9 @@ public final class Cascade {
     }
 
     private void collect(StyleRules from, Element element, String pseudo, Candidates found) {
-        from.forEach(element, selected -> {
+        from.forEach(element, pseudo, selected -> {
             Selector selector = selected.selector();
-            if (selector.pseudoElement().orElse("").equals(pseudo) && selector.matches(element, matching)) {
+            if (selector.matches(element, matching)) {
                 found.addAll(selected);
             }
         });

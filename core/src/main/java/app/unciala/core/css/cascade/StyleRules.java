@@ -31,34 +31,52 @@ final class StyleRules {
         }
     }
 
-    private final Map<Key, List<Selected>> byKey = new HashMap<>();
-    private final List<Selected> others = new ArrayList<>();
+    private final Map<String, Index> byPseudoElement = new HashMap<>();
 
     void add(Selected selected) {
-        selected.selector()
-                .key()
-                .ifPresentOrElse(
-                        key -> byKey.computeIfAbsent(key, any -> new ArrayList<>())
-                                .add(selected),
-                        () -> others.add(selected));
+        byPseudoElement
+                .computeIfAbsent(selected.selector().pseudoElement().orElse(""), any -> new Index())
+                .add(selected);
     }
 
-    /** Those that may match an element. */
-    void forEach(Element element, Consumer<Selected> see) {
-        others.forEach(see);
-        look(Key.Kind.TYPE, element.tag(), see);
-        if (!element.id().isEmpty()) {
-            look(Key.Kind.ID, element.id(), see);
-        }
-        for (String name : element.classes()) {
-            look(Key.Kind.CLASS, name, see);
+    /** Those that may match an element, or its pseudo-element if one is named. */
+    void forEach(Element element, String pseudoElement, Consumer<Selected> see) {
+        Index index = byPseudoElement.get(pseudoElement);
+        if (index != null) {
+            index.forEach(element, see);
         }
     }
 
-    private void look(Key.Kind kind, String name, Consumer<Selected> see) {
-        List<Selected> found = byKey.get(new Key(kind, name));
-        if (found != null) {
-            found.forEach(see);
+    /** The rules for elements, or for one pseudo-element. */
+    private static final class Index {
+        private final Map<Key, List<Selected>> byKey = new HashMap<>();
+        private final List<Selected> others = new ArrayList<>();
+
+        private void add(Selected selected) {
+            selected.selector()
+                    .key()
+                    .ifPresentOrElse(
+                            key -> byKey.computeIfAbsent(key, any -> new ArrayList<>())
+                                    .add(selected),
+                            () -> others.add(selected));
+        }
+
+        private void forEach(Element element, Consumer<Selected> see) {
+            others.forEach(see);
+            look(Key.Kind.TYPE, element.tag(), see);
+            if (!element.id().isEmpty()) {
+                look(Key.Kind.ID, element.id(), see);
+            }
+            for (String name : element.classes()) {
+                look(Key.Kind.CLASS, name, see);
+            }
+        }
+
+        private void look(Key.Kind kind, String name, Consumer<Selected> see) {
+            List<Selected> found = byKey.get(new Key(kind, name));
+            if (found != null) {
+                found.forEach(see);
+            }
         }
     }
 }

@@ -1,5 +1,6 @@
 package app.unciala.core.css.selector;
 
+import app.unciala.core.css.selector.Selector.Key;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -23,6 +24,7 @@ public final class Element {
     private final Map<String, Integer> types = new HashMap<>();
     private int index;
     private int indexOfType;
+    private final KeyFilter above;
     private boolean hasText;
 
     private Element(String tag, Map<String, String> attributes, @Nullable Element parent, int line) {
@@ -31,6 +33,22 @@ public final class Element {
         this.parent = parent;
         this.line = line;
         classes = classes(attributes.get("class"));
+        above = parent == null ? KeyFilter.NOTHING : parent.above.with(parent.keys());
+    }
+
+    private List<Key> keys() {
+        List<Key> keys = new ArrayList<>();
+        keys.add(new Key(Key.Kind.TYPE, tag));
+        if (!id().isEmpty()) {
+            keys.add(new Key(Key.Kind.ID, id()));
+        }
+        classes.forEach(name -> keys.add(new Key(Key.Kind.CLASS, name)));
+        return keys;
+    }
+
+    /** The ids, classes and types of the elements around it. */
+    KeyFilter keysAbove() {
+        return above;
     }
 
     /** The root element; tag and names of attributes in small letters, {@code line} where it begins in the page. */
@@ -83,6 +101,18 @@ public final class Element {
         return Optional.ofNullable(parent);
     }
 
+    /** The element around it, or null: read far more often than anything else. */
+    @Nullable
+    Element above() {
+        return parent;
+    }
+
+    /** The element before it under the same parent, or null. */
+    @Nullable
+    Element before() {
+        return parent == null || index == 1 ? null : parent.children.get(index - 2);
+    }
+
     public List<Element> children() {
         return Collections.unmodifiableList(children);
     }
@@ -115,10 +145,6 @@ public final class Element {
 
     List<Element> siblings() {
         return parent == null ? List.of(this) : parent.children;
-    }
-
-    Optional<Element> previous() {
-        return parent == null || index == 1 ? Optional.empty() : Optional.of(parent.children.get(index - 2));
     }
 
     boolean isEmpty() {

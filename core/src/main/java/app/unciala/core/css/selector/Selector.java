@@ -1,5 +1,6 @@
 package app.unciala.core.css.selector;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -8,8 +9,9 @@ import java.util.Optional;
  *
  * @param pseudoElement the name of the pseudo-element it ends in, such as {@code before}
  * @param text as it was written
+ * @param needed what has to be around an element that it matches
  */
-public record Selector(List<Step> steps, Optional<String> pseudoElement, String text) {
+public record Selector(List<Step> steps, Optional<String> pseudoElement, String text, KeyFilter needed) {
     /** What stands between two compounds. */
     enum Combinator {
         DESCENDANT,
@@ -20,6 +22,19 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
 
     /** A compound after a combinator; that of the first counts in relative selectors only. */
     record Step(Combinator combinator, List<Simple> simples) {
+        /** What an element must have, the thing that fewest elements share. */
+        Optional<Key> key() {
+            Optional<Key> best = Optional.empty();
+            for (Simple simple : simples) {
+                Optional<Key> key = simple.key();
+                boolean better = key.isPresent()
+                        && (best.isEmpty()
+                                || key.get().kind().compareTo(best.get().kind()) < 0);
+                best = better ? key : best;
+            }
+            return best;
+        }
+
         boolean matches(Element element, Matching matching) {
             for (Simple simple : simples) {
                 if (!simple.matches(element, matching)) {
@@ -30,8 +45,22 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
         }
     }
 
-    public Selector {
-        steps = List.copyOf(steps);
+    Selector(List<Step> steps, Optional<String> pseudoElement, String text) {
+        this(List.copyOf(steps), pseudoElement, text, needed(steps));
+    }
+
+    /** What has to be around an element: of each compound that stands for an ancestor one thing. */
+    private static KeyFilter needed(List<Step> steps) {
+        List<Key> keys = new ArrayList<>();
+        for (int i = steps.size() - 1; i > 0; i--) {
+            Combinator combinator = steps.get(i).combinator();
+            // What is around a sibling is around the element too; the sibling itself is not.
+            boolean sibling = combinator == Combinator.NEXT || combinator == Combinator.LATER;
+            if (!sibling) {
+                steps.get(i - 1).key().ifPresent(keys::add);
+            }
+        }
+        return KeyFilter.NOTHING.with(keys);
     }
 
     /** The elements that a selector was matched with are counted, so that a page cannot keep it busy without end. */
@@ -75,7 +104,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
     }
 
     public boolean matches(Element element, Matching matching) {
-        return matches(element, steps.size() - 1, matching) == Found.YES;
+        return element.keysAbove().mayHold(needed) && matches(element, steps.size() - 1, matching) == Found.YES;
     }
 
     /** Whether there is a match, none here, or none for any ancestor or sibling before either. */
@@ -96,20 +125,14 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
         if (at == 0) {
             return Found.YES;
         }
+        Element above = element.above();
+        Element before = element.before();
         return switch (step.combinator()) {
-            case CHILD ->
-                element.parent()
-                        .map(parent -> matches(parent, at - 1, matching))
-                        .orElse(Found.NOWHERE);
-            case NEXT ->
-                element.previous()
-                        .map(before -> matches(before, at - 1, matching))
-                        .orElse(Found.NO);
+            case CHILD -> above == null ? Found.NOWHERE : matches(above, at - 1, matching);
+            case NEXT -> before == null ? Found.NO : matches(before, at - 1, matching);
             case DESCENDANT -> {
-                for (Optional<Element> up = element.parent();
-                        up.isPresent();
-                        up = up.get().parent()) {
-                    Found found = matches(up.get(), at - 1, matching);
+                for (Element up = above; up != null; up = up.above()) {
+                    Found found = matches(up, at - 1, matching);
                     if (found != Found.NO) {
                         yield found;
                     }
@@ -117,10 +140,8 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
                 yield Found.NOWHERE;
             }
             case LATER -> {
-                for (Optional<Element> before = element.previous();
-                        before.isPresent();
-                        before = before.get().previous()) {
-                    Found found = matches(before.get(), at - 1, matching);
+                for (Element other = before; other != null; other = other.before()) {
+                    Found found = matches(other, at - 1, matching);
                     if (found != Found.NO) {
                         yield found;
                     }
@@ -157,15 +178,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
 
     /** What every element it matches has, by which it is looked up: an id, a class, a type; nothing where it has none. */
     public Optional<Key> key() {
-        Optional<Key> best = Optional.empty();
-        for (Simple simple : steps.get(steps.size() - 1).simples()) {
-            Optional<Key> key = simple.key();
-            if (key.isPresent()
-                    && (best.isEmpty() || key.get().kind().compareTo(best.get().kind()) < 0)) {
-                best = key;
-            }
-        }
-        return best;
+        return steps.get(steps.size() - 1).key();
     }
 
     /** One thing that an element has; the kind that fewer elements share comes first. */
