@@ -5,6 +5,7 @@ import { useChange } from "../shared/api/queries";
 import type { AskedRow, Pack } from "../shared/api/types";
 import { isoDay, kB } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
+import { Checklist } from "./Checklist";
 import { Difference, EarlierPacks } from "./EarlierPacks";
 import { MakeAnyway } from "./MakeAnyway";
 import { useLatestPack, useMakePack } from "./usePack";
@@ -81,6 +82,7 @@ function Latest({ pack }: { pack: Pack }) {
         {packInWords(pack, files.length)} <Placed pack={pack} />
       </p>
       {pack.anyway && <p className="rubric">{madeAnyway(pack.anyway)}</p>}
+      <Checklist pack={pack} />
       {pack.changedSince.length > 0 && (
         <div className="outdated" role="status">
           <b>{words.outdated}</b>

@@ -28,6 +28,7 @@ function pack(change: Partial<Pack> = {}): Pack {
     changedSince: [],
     placedOn: null,
     anyway: null,
+    checklist: [],
     ...change,
   };
 }
@@ -124,6 +125,87 @@ describe("a site", () => {
       "href",
       "/api/packs/p2.zip",
     );
+  });
+
+  it("ticks what the host needs by hand", async () => {
+    const state = recorded(headings);
+    const first = { what: "Let in woff2", done: false };
+    state.packs = [pack({ checklist: [first, { what: "Take it back", done: true }] })];
+    const sent: unknown[] = [];
+    network.use(
+      http.put("*/api/packs/p1/checklist", async ({ request }) => {
+        sent.push(await request.json());
+        state.packs = [
+          pack({
+            checklist: [
+              { ...first, done: true },
+              { what: "Take it back", done: true },
+            ],
+          }),
+        ];
+        return HttpResponse.json(state.packs[0]);
+      }),
+    );
+    const { user } = await open("/sites/s1", "Fernway");
+    await user.click(await screen.findByRole("checkbox", { name: "Let in woff2" }));
+    await waitFor(() => expect(screen.getByRole("checkbox", { name: "Let in woff2" })).toBeChecked());
+    await waitFor(() => expect(screen.getByRole("checkbox", { name: "Take it back" })).toBeEnabled());
+    await user.click(screen.getByRole("checkbox", { name: "Take it back" }));
+    await waitFor(() =>
+      expect(sent).toEqual([{ done: ["Take it back", "Let in woff2"] }, { done: ["Let in woff2"] }]),
+    );
+  });
+
+  it("makes a pack with what is not allowed, for a reason, and shows what it changed", async () => {
+    const state = recorded(headings);
+    const slot = { ...staticSlot(700, "upright"), label: "Bold" };
+    const reasons: unknown[] = [];
+    network.use(
+      http.get("*/api/sites/s1/comparison", () =>
+        HttpResponse.json([
+          {
+            role: "HEADINGS",
+            familyId: "f1",
+            familyName: "Ostrel",
+            slot,
+            held: [{ fileId: "x", fileName: "o.ttf", sha256: "d", format: "ttf", slot, madeHere: false }],
+            withoutIt: "",
+            verdict: "REFUSED",
+            domains: [],
+          },
+        ]),
+      ),
+      http.post("*/api/sites/s1/packs", async ({ request }) => {
+        reasons.push(await request.json());
+        state.packs = [pack({ id: "p2", anyway: "agreed by phone" }), pack()];
+        return HttpResponse.json(state.packs[0], { status: 201 });
+      }),
+      http.get("*/api/packs/p2/changes", () =>
+        HttpResponse.json({
+          since: "2026-11-01T09:00:00Z",
+          changed: {
+            files: [{ path: "fonts/o.woff2", before: 0, after: 12_000 }],
+            came: ["h1 { font-weight: 700 }"],
+            went: [],
+          },
+        }),
+      ),
+    );
+    const { user } = await open("/sites/s1", "Fernway");
+    await user.click(await screen.findByText(/^Ostrel Bold is not allowed here/));
+    await user.click(screen.getByRole("button", { name: "Make it with them" }));
+    expect(await screen.findByText("Say why it is made all the same.")).toBeInTheDocument();
+    expect(reasons).toEqual([]);
+    await user.type(screen.getByLabelText("Why"), "agreed by phone");
+    await user.click(screen.getByRole("button", { name: "Make it with them" }));
+    expect(
+      await screen.findByText("Made with what is not allowed, because: agreed by phone"),
+    ).toBeInTheDocument();
+    expect(reasons).toEqual([{ reason: "agreed by phone" }]);
+    await user.click(screen.getAllByText("What it changed")[0]!);
+    expect(await screen.findByText("new, 12 kB")).toBeInTheDocument();
+    expect(screen.getByText("+ h1 { font-weight: 700 }")).toBeInTheDocument();
+    expect(screen.getByText("Earlier packs")).toBeInTheDocument();
   });
 
   it("does not say that no pack was made while it does not know", async () => {

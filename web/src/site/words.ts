@@ -63,6 +63,7 @@ export const words = {
   anywayWhy: "Why",
   anywayHelp: "Recorded in the pack and in the history; it stays flagged until the faces are allowed.",
   anywayNeeded: "Say why it is made all the same.",
+  checklist: "By hand, on the host",
   earlier: "Earlier packs",
   downloadIt: "Download",
   difference: "What it changed",
@@ -79,6 +80,9 @@ export const words = {
 export const roleWords: Record<Role["role"], string> = {
   PAGE_TITLE: "Page title",
   HEADINGS: "Headings",
+  HEADINGS_2: "Headings 2",
+  HEADINGS_3: "Headings 3",
+  HEADINGS_4: "Headings 4 to 6",
   RUNNING_TEXT: "Running text",
   NAVIGATION: "Navigation",
   BUTTONS: "Buttons",

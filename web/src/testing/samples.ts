@@ -119,6 +119,8 @@ export const usualDelivery: Delivery = {
   names: "HYPHENS",
   digest: true,
   shape: "STYLE_SHEET",
+  before: "",
+  after: "",
 };
 
 export function role(name: Role["role"], familyId: string, faces: Role["faces"]): Role {

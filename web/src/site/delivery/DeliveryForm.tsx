@@ -119,6 +119,12 @@ export function DeliveryForm({ site, onSave }: Props) {
         <Field label={words.shape}>
           <Chosen control={control} name="shape" label={words.shape} options={shapeWords} />
         </Field>
+        <Field id="before" label={words.before} help={words.beforeHelp}>
+          <TextField id="before" multiline maxRows={6} fullWidth {...register("before")} />
+        </Field>
+        <Field id="after" label={words.after} help={words.afterHelp}>
+          <TextField id="after" multiline maxRows={6} fullWidth {...register("after")} />
+        </Field>
       </div>
       <Tick control={control} name="digest" label={words.digest} />
       {now.kind === "URL_PER_FILE" && (

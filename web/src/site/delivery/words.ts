@@ -28,6 +28,10 @@ export const words = {
   names: "File names",
   digest: "With a part of the digest, so that a changed file is never taken from a cache",
   shape: "Rules as",
+  before: "To do before the upload",
+  beforeHelp: "A thing a line, such as letting in a file type; ticked with each pack.",
+  after: "To undo after it",
+  afterHelp: "A thing a line, such as taking that back, or switching another loader off.",
   preview: "What comes out",
   cannot: "This cannot work yet.",
   save: "Save the delivery",
@@ -67,6 +71,8 @@ export const fieldNames: Record<keyof Delivery, string> = {
   names: words.names,
   digest: "Digest in names",
   shape: words.shape,
+  before: words.before,
+  after: words.after,
 };
 
 export const browserWords: [Delivery["browsers"], string][] = [

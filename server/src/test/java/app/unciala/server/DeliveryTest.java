@@ -143,6 +143,30 @@ class DeliveryTest {
     }
 
     @Test
+    void theChecklistOfAPackIsTicked() throws IOException {
+        deliver(Map.of("before", "Let in the type woff2\n\n", "after", "Take it back"));
+        String pack = caller.send("POST", "/api/sites/" + site + "/packs", Map.of())
+                .json()
+                .get("id")
+                .asString();
+        String checklist = "/api/packs/" + pack + "/checklist";
+        assertThat(caller.send("PUT", checklist, Map.of("done", List.of("Something else")))
+                        .status())
+                .isEqualTo(422);
+        Answer ticked = caller.send("PUT", checklist, Map.of("done", List.of("Take it back")));
+        assertThat(ticked.json().get("checklist").toString())
+                .isEqualTo("[{\"what\":\"Let in the type woff2\",\"done\":false},"
+                        + "{\"what\":\"Take it back\",\"done\":true}]");
+        assertThat(caller.send("PUT", checklist, Map.of("done", List.of()))
+                        .json()
+                        .get("checklist")
+                        .get(1)
+                        .get("done")
+                        .asBoolean())
+                .isFalse();
+    }
+
+    @Test
     void aPackIsComparedWithTheOneBeforeIt() throws IOException {
         deliver(Map.of("languages", List.of("en")));
         pack();

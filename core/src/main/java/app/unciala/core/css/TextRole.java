@@ -6,6 +6,9 @@ import java.util.Locale;
 public enum TextRole {
     PAGE_TITLE("Page title", "h1"),
     HEADINGS("Headings", "h2, h3, h4, h5, h6"),
+    HEADINGS_2("Headings 2", "h2"),
+    HEADINGS_3("Headings 3", "h3"),
+    HEADINGS_4("Headings 4 to 6", "h4, h5, h6"),
     RUNNING_TEXT("Running text", "body"),
     NAVIGATION("Navigation", "nav"),
     BUTTONS("Buttons", "button, input, select, textarea"),

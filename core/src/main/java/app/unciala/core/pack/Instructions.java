@@ -25,6 +25,7 @@ final class Instructions {
         Placement placement = request.placement();
         List<String> names = files.all().stream().map(Delivered::name).toList();
         String list = String.join("\n", names);
+        request.checklist().before().forEach(line -> steps.add(new Step(line, "")));
         switch (placement.kind()) {
             case FOLDER ->
                 steps.add(new Step(
@@ -71,6 +72,8 @@ final class Instructions {
         steps.add(new Step(
                 "Open a page of the site and run this in the console of the browser: it says true when the fonts are there.",
                 seen(request, rules)));
+        ServerNotes.of(request).forEach(steps::add);
+        request.checklist().after().forEach(line -> steps.add(new Step(line, "")));
         return steps;
     }
 

@@ -10,12 +10,14 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
+import java.util.stream.Stream;
 
 /**
  * What a pack is made from.
  *
  * @param version of the program that makes it
  * @param words the site's own words, for its specimen page; may be empty
+ * @param checklist what the host needs done by hand
  * @param prefix what stands before each family name, so that it does not meet a font of the host; may be empty
  */
 public record PackRequest(
@@ -27,8 +29,31 @@ public record PackRequest(
         String prefix,
         Placement placement,
         OutputShape shape,
+        Checklist checklist,
         List<Role> roles,
         List<Face> faces) {
+    /** What has to be done on a host before files are uploaded, such as letting in a file type, and undone after it. */
+    public record Checklist(List<String> before, List<String> after) {
+        public static final Checklist NOTHING = new Checklist(List.of(), List.of());
+
+        /** What is written a thing a line. */
+        public static Checklist of(String before, String after) {
+            return new Checklist(lines(before), lines(after));
+        }
+
+        private static List<String> lines(String text) {
+            return text.lines()
+                    .map(String::strip)
+                    .filter(line -> !line.isEmpty())
+                    .toList();
+        }
+
+        /** All of it, in its order. */
+        public List<String> all() {
+            return Stream.concat(before.stream(), after.stream()).toList();
+        }
+    }
+
     /**
      * A text role set in a family.
      *

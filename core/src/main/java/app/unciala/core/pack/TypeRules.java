@@ -104,7 +104,8 @@ final class TypeRules {
     private String roles() {
         StringBuilder css = new StringBuilder();
         request.roles().stream()
-                .sorted(Comparator.comparing(role -> role.role() != TextRole.RUNNING_TEXT))
+                .sorted(Comparator.comparing((Role role) -> role.role() != TextRole.RUNNING_TEXT)
+                        .thenComparing(Role::role))
                 .forEach(role -> css.append('\n').append(rule(role)));
         boolean buttons = request.roles().stream().anyMatch(role -> role.role() == TextRole.BUTTONS);
         boolean text = request.roles().stream().anyMatch(role -> role.role() == TextRole.RUNNING_TEXT);

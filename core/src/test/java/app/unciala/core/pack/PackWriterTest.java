@@ -11,6 +11,7 @@ import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack.Entry;
+import app.unciala.core.pack.PackRequest.Checklist;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
@@ -145,6 +146,7 @@ class PackWriterTest {
                 "Tarn",
                 request.placement(),
                 request.shape(),
+                request.checklist(),
                 request.roles(),
                 request.faces());
 
@@ -152,6 +154,33 @@ class PackWriterTest {
 
         assertThat(css).contains("font-family: \"Tarn Harrow\";", "--type-headings: \"Tarn Harrow\", ");
         assertThat(css).doesNotContain("\"Harrow\"");
+    }
+
+    @Test
+    void whatTheHostNeedsIsDoneFirstAndUndoneLastAndServersAreToldOfTheFiles() {
+        PackRequest request = request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces("Harrow"));
+        String page = text(PackWriter.write(request), "instructions.html");
+        assertThat(page)
+                .containsSubsequence(
+                        "Let in &lt;woff2&gt;",
+                        "Put the font files",
+                        "AddType font/woff2 .woff2",
+                        "max-age=31536000, immutable",
+                        "location ~ \\.(woff2)$ {",
+                        "Take it back");
+    }
+
+    @Test
+    void aLevelOfHeadingsHasARuleAfterThatOfAllHeadings() {
+        List<Role> roles = List.of(
+                role(TextRole.HEADINGS_2, "Harrow", REGULAR),
+                role(TextRole.HEADINGS, "Harrow", BOLD),
+                role(TextRole.RUNNING_TEXT, "Harrow", REGULAR));
+        String css = text(
+                PackWriter.write(request(Placement.beside(), OutputShape.STYLE_SHEET, roles, faces("Harrow"))),
+                "type.css");
+        assertThat(css)
+                .containsSubsequence("body,\n.type-running-text", "h1, h2, h3, h4, h5, h6,", "h2,\n.type-headings-2 {");
     }
 
     /** Whatever a family is called: the style sheet is read as it was meant, and proof-reading finds nothing in it. */
@@ -343,6 +372,7 @@ class PackWriterTest {
                 "",
                 placement,
                 shape,
+                Checklist.of("Let in <woff2>\n\n", "Take it back"),
                 roles,
                 faces);
     }

@@ -12,9 +12,11 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.net.URI;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -73,6 +75,16 @@ class PackController {
     @PutMapping("/api/packs/{id}/placed")
     PackView place(@PathVariable String id, @Valid @RequestBody Placed placed) {
         return packs.place(id, placed.day());
+    }
+
+    /** What of a pack's checklist is done. */
+    record Done(
+            @NotNull(message = "Say what is done.") @Size(max = 200, message = "A checklist has at most 200 things.")
+            List<@NotNull @Size(max = 4000) String> done) {}
+
+    @PutMapping("/api/packs/{id}/checklist")
+    PackView tick(@PathVariable String id, @Valid @RequestBody Done done) {
+        return packs.tick(id, done.done());
     }
 
     @PostMapping("/api/sites/{id}/weight")

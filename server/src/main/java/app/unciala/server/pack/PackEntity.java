@@ -45,6 +45,10 @@ class PackEntity {
 
     private @Nullable LocalDate placedOn;
     private @Nullable String anyway;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable List<String> ticked;
+
     private @Nullable Long fontBytes;
 
     protected PackEntity() {}
@@ -87,6 +91,20 @@ class PackEntity {
     @Nullable
     Long fontBytes() {
         return fontBytes;
+    }
+
+    /** What of its checklist is done. */
+    List<String> ticked() {
+        return ticked == null ? List.of() : ticked;
+    }
+
+    void tick(List<String> done) {
+        ticked = List.copyOf(done);
+    }
+
+    /** What its host needs done by hand, as it was when it was made. */
+    List<String> checklist() {
+        return delivery == null ? List.of() : delivery.checklist().all();
     }
 
     String id() {

@@ -109,6 +109,7 @@ public class PackService {
      * @param changedSince why it is out of date, in sentences; empty while it is not
      * @param placedOn the day on which somebody placed it on the site's host
      * @param anyway why it was made with what is not allowed; null where it has nothing of that
+     * @param checklist what its host needs done before the upload and undone after it
      */
     public record PackView(
             String id,
@@ -126,7 +127,11 @@ public class PackService {
             @Nullable
             LocalDate placedOn,
 
-            @Schema(types = {"string", "null"}) @Nullable String anyway) {}
+            @Schema(types = {"string", "null"}) @Nullable String anyway,
+            List<ToDo> checklist) {
+        /** One thing that the host needs done by hand. */
+        public record ToDo(String what, boolean done) {}
+    }
 
     /**
      * What changed with a pack.
@@ -327,6 +332,20 @@ public class PackService {
         return view(pack, basis(site));
     }
 
+    /** Says what of a pack's checklist is done; what does not stand on it is refused. */
+    @Transactional
+    public PackView tick(String id, List<String> done) {
+        PackEntity pack = find(id);
+        done.stream()
+                .filter(what -> !pack.checklist().contains(what))
+                .findFirst()
+                .ifPresent(what -> {
+                    throw Fault.invalid("done", "“" + what + "” is not on the checklist of this pack.");
+                });
+        pack.tick(done);
+        return view(pack, basis(sites.get(pack.siteId())));
+    }
+
     @Transactional(readOnly = true)
     public Archive archive(String id) {
         PackEntity pack = find(id);
@@ -358,7 +377,10 @@ public class PackService {
                         .orElse(List.of(
                                 "It was made by an earlier version, which did not keep what it was made from.")),
                 pack.placedOn(),
-                pack.anyway());
+                pack.anyway(),
+                pack.checklist().stream()
+                        .map(what -> new PackView.ToDo(what, pack.ticked().contains(what)))
+                        .toList());
     }
 
     private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
@@ -386,6 +408,7 @@ public class PackService {
                 site.delivery().prefix(),
                 site.delivery().placement(),
                 site.delivery().shape(),
+                site.delivery().checklist(),
                 roles,
                 List.copyOf(faces.values()));
     }

@@ -4,6 +4,7 @@ import app.unciala.core.language.SiteCharacters;
 import app.unciala.core.pack.Browsers;
 import app.unciala.core.pack.FileNames;
 import app.unciala.core.pack.OutputShape;
+import app.unciala.core.pack.PackRequest.Checklist;
 import app.unciala.core.pack.Placement;
 import app.unciala.server.fault.Fault;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -23,6 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param words the site's own words and signs, which are kept when fonts are cut
  * @param budget how many bytes of fonts a page may have
  * @param prefix what stands before each family name
+ * @param before what the host needs done by hand before the upload, a thing a line
+ * @param after what is undone after it, a thing a line
  * @param standIns whether system faces with matched metrics stand in until a font is there
  */
 public record SiteDelivery(
@@ -57,7 +60,15 @@ public record SiteDelivery(
 
         FileNames.Rule names,
         boolean digest,
-        OutputShape shape) {
+        OutputShape shape,
+
+        @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+        @Size(max = 4000, message = "What is done before has at most 4,000 characters.")
+        String before,
+
+        @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+        @Size(max = 4000, message = "What is done after has at most 4,000 characters.")
+        String after) {
     public SiteDelivery {
         languages = languages == null ? List.of() : List.copyOf(languages);
         words = Objects.requireNonNullElse(words, "");
@@ -69,6 +80,8 @@ public record SiteDelivery(
         expression = Objects.requireNonNullElse(expression, "");
         urls = urls == null ? Map.of() : new LinkedHashMap<>(urls);
         names = Objects.requireNonNullElse(names, FileNames.Rule.HYPHENS);
+        before = Objects.requireNonNullElse(before, "");
+        after = Objects.requireNonNullElse(after, "");
         shape = Objects.requireNonNullElse(shape, OutputShape.STYLE_SHEET);
     }
 
@@ -89,7 +102,13 @@ public record SiteDelivery(
                 Map.of(),
                 beside.names().rule(),
                 beside.names().digest(),
-                OutputShape.STYLE_SHEET);
+                OutputShape.STYLE_SHEET,
+                "",
+                "");
+    }
+
+    public Checklist checklist() {
+        return Checklist.of(before, after);
     }
 
     /** How the host takes and names files. */

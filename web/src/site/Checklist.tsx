@@ -1,0 +1,39 @@
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import { useMayEdit } from "../shared/account/session";
+import { api, bodyOf } from "../shared/api/client";
+import { useChange } from "../shared/api/queries";
+import type { Pack } from "../shared/api/types";
+import { words } from "./words";
+
+/** What the host of a site needs done by hand for a pack; ticked as it is done. */
+export function Checklist({ pack }: { pack: Pack }) {
+  const mayEdit = useMayEdit();
+  const tick = useChange({
+    of: "pack",
+    change: (done: string[]) =>
+      bodyOf(api.PUT("/api/packs/{id}/checklist", { params: { path: { id: pack.id } }, body: { done } })),
+  });
+  const done = pack.checklist.filter((one) => one.done).map((one) => one.what);
+  return pack.checklist.length === 0 ? null : (
+    <div role="group" aria-label={words.checklist} className="checklist">
+      <b>{words.checklist}</b>
+      {pack.checklist.map((one) => (
+        <FormControlLabel
+          key={one.what}
+          label={one.what}
+          control={
+            <Checkbox
+              size="small"
+              checked={one.done}
+              disabled={!mayEdit || tick.isPending}
+              onChange={(_, checked) =>
+                tick.mutate(checked ? [...done, one.what] : done.filter((what) => what !== one.what))
+              }
+            />
+          }
+        />
+      ))}
+    </div>
+  );
+}
