@@ -1,21 +1,12 @@
 package app.unciala.server.pack;
 
-import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackDifference;
-import app.unciala.core.pack.PackRequest;
-import app.unciala.core.pack.PackRequest.Face;
-import app.unciala.core.pack.PackRequest.Setting;
-import app.unciala.core.pack.PackWriter;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
-import app.unciala.server.flag.AskedRow.DomainVerdict;
-import app.unciala.server.flag.AskedRow.HeldView;
-import app.unciala.server.flag.FlagService;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
@@ -24,9 +15,7 @@ import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
-import app.unciala.server.pack.PackFaces.MadeFace;
-import app.unciala.server.pack.PackFaces.Source;
-import app.unciala.server.site.SiteRole;
+import app.unciala.server.pack.PackMaker.Made;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
@@ -39,13 +28,9 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Sort;
@@ -54,17 +39,15 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Makes packs: for every face that is held and allowed, a WOFF2; what is refused or not stated stays out. */
+/** The packs that are made of sites, recorded with what they were made from. */
 @Service
 public class PackService {
-    private static final String VERSION = "0.1";
     private static final Sort LATEST_FIRST = Sort.by(Sort.Order.desc("madeAt"), Sort.Order.asc("id"));
 
     private final PackRepository packs;
     private final SiteService sites;
-    private final FlagService flags;
     private final FileStore store;
-    private final PackFaces faces;
+    private final PackMaker maker;
     private final Links links;
     private final HistoryService history;
     private final Actor actor;
@@ -76,9 +59,8 @@ public class PackService {
     PackService(
             PackRepository packs,
             SiteService sites,
-            FlagService flags,
             FileStore store,
-            PackFaces faces,
+            PackMaker maker,
             Links links,
             HistoryService history,
             Actor actor,
@@ -88,9 +70,8 @@ public class PackService {
             Clock clock) {
         this.packs = packs;
         this.sites = sites;
-        this.flags = flags;
         this.store = store;
-        this.faces = faces;
+        this.maker = maker;
         this.links = links;
         this.history = history;
         this.actor = actor;
@@ -150,19 +131,6 @@ public class PackService {
     /** A pack's archive, and the name under which it is handed over. */
     public record Archive(Path file, String name) {}
 
-    private record FaceKey(String family, Slot slot) {}
-
-    /** What is made, outside of any transaction, before it is recorded. */
-    private record Made(
-            Site site,
-            Basis basis,
-            String sha256,
-            long bytes,
-            long fontBytes,
-            List<Content> contents,
-            int faces,
-            Optional<String> anyway) {}
-
     /**
      * Makes a pack of what is held and allowed at this moment; when that changes meanwhile, it is made again.
      *
@@ -170,7 +138,7 @@ public class PackService {
      */
     public PackView make(String siteId, Optional<String> anyway) {
         for (int tries = 0; tries < 3; tries++) {
-            Made made = write(siteId, anyway);
+            Made made = maker.make(siteId, anyway);
             PackView pack = transaction.execute(status -> record(made));
             if (pack != null) {
                 return pack;
@@ -179,78 +147,11 @@ public class PackService {
         throw Fault.conflict("The site or its licenses are being changed just now. Make the pack again.");
     }
 
-    private Made write(String siteId, Optional<String> anyway) {
-        Site site = sites.get(siteId);
-        Basis basis = basis(site);
-        if (basis.asked().isEmpty()) {
-            throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
-        }
-        List<Content> contents = new ArrayList<>();
-        Map<FaceKey, Face> made = new LinkedHashMap<>();
-        for (AskedRow row : basis.asked()) {
-            Optional<HeldView> file = Basis.best(row);
-            if (file.isEmpty()) {
-                contents.add(new Content(Basis.name(row) + ": not held", 0, true));
-            } else if (!Basis.isAllowed(row) && anyway.isEmpty()) {
-                contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
-            } else {
-                FaceKey key = new FaceKey(row.familyName(), file.get().slot().toSlot());
-                if (!made.containsKey(key)) {
-                    MadeFace face =
-                            faces.make(source(row, file.get()), site, licenseLine(row, anyway), licenseIds(row));
-                    made.put(key, face.face());
-                    face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
-                }
-            }
-        }
-        if (made.isEmpty()) {
-            throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
-                    + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
-        }
-        Optional<String> reason = anyway.filter(why -> basis.asked().stream()
-                .anyMatch(row -> !Basis.isAllowed(row) && Basis.best(row).isPresent()));
-        PackRequest request = request(site, basis.asked(), made);
-        Pack pack = PackWriter.write(request);
-        byte[] archive = pack.zip();
-        request.placement()
-                .withoutUrl(PackWriter.fileNames(request))
-                .forEach(name -> contents.add(new Content(name + ": its address is not known yet", 0, true)));
-        pack.entries().forEach(entry -> contents.add(new Content(entry.path(), entry.bytes().length, false)));
-        return new Made(
-                site,
-                basis,
-                store.put(archive),
-                archive.length,
-                made.values().stream()
-                        .mapToLong(face -> PackFaces.bytes(face.files()))
-                        .sum(),
-                contents.stream().distinct().toList(),
-                made.size(),
-                reason);
-    }
-
-    private static Source source(AskedRow row, HeldView file) {
-        return new Source(
-                row.familyId(),
-                row.familyName(),
-                file.slot(),
-                file.sha256(),
-                FontFormat.fromKey(file.format()).orElseThrow());
-    }
-
-    private static List<String> licenseIds(AskedRow row) {
-        return row.domains().stream()
-                .map(DomainVerdict::licenseId)
-                .filter(id -> !id.isEmpty())
-                .distinct()
-                .toList();
-    }
-
     /** Records a pack, unless what it was made from has changed. */
     private @Nullable PackView record(Made made) {
         changes.begin();
         Site site = sites.get(made.site().id());
-        if (site.version() != made.site().version() || !basis(site).equals(made.basis())) {
+        if (site.version() != made.site().version() || !maker.basis(site).equals(made.basis())) {
             return null;
         }
         PackEntity pack = new PackEntity(Ids.next(), site.id(), clock.instant(), actor.name());
@@ -279,7 +180,7 @@ public class PackService {
 
     @Transactional(readOnly = true)
     public Page<PackView> of(String siteId, @Nullable String cursor, int limit) {
-        Basis now = basis(sites.get(siteId));
+        Basis now = maker.basis(sites.get(siteId));
         Window<PackEntity> window = packs.findBySiteId(
                 siteId,
                 Cursor.read(cursor, Cursor.keys(LATEST_FIRST, Instant.EPOCH, "")),
@@ -291,7 +192,7 @@ public class PackService {
     @Transactional(readOnly = true)
     public PackView get(String id) {
         PackEntity pack = find(id);
-        return view(pack, basis(sites.get(pack.siteId())));
+        return view(pack, maker.basis(sites.get(pack.siteId())));
     }
 
     /** What a pack has otherwise than the one of the same site before it. */
@@ -329,7 +230,7 @@ public class PackService {
                         : "Said that a pack of “" + site.name() + "” was placed on " + Sentences.day(day)));
         entities.flush();
         changes.touched(Scope.of(Stream.of(Owner.site(site.id()))));
-        return view(pack, basis(site));
+        return view(pack, maker.basis(site));
     }
 
     /** Says what of a pack's checklist is done; what does not stand on it is refused. */
@@ -343,7 +244,7 @@ public class PackService {
                     throw Fault.invalid("done", "“" + what + "” is not on the checklist of this pack.");
                 });
         pack.tick(done);
-        return view(pack, basis(sites.get(pack.siteId())));
+        return view(pack, maker.basis(sites.get(pack.siteId())));
     }
 
     @Transactional(readOnly = true)
@@ -356,11 +257,6 @@ public class PackService {
                 .replaceAll("^-+|-+$", "");
         String day = LocalDate.ofInstant(pack.madeAt(), clock.getZone()).toString();
         return new Archive(store.file(pack.sha256()), (site.isEmpty() ? "site" : site) + "-type-" + day + ".zip");
-    }
-
-    private Basis basis(Site site) {
-        return new Basis(
-                site.domains(), flags.comparison(site.id()), Optional.of(site.roles()), Optional.of(site.delivery()));
     }
 
     private static PackView view(PackEntity pack, Basis now) {
@@ -381,48 +277,6 @@ public class PackService {
                 pack.checklist().stream()
                         .map(what -> new PackView.ToDo(what, pack.ticked().contains(what)))
                         .toList());
-    }
-
-    private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
-        List<PackRequest.Role> roles = new ArrayList<>();
-        for (SiteRole role : site.roles()) {
-            rows.stream()
-                    .filter(row -> row.role() == role.role())
-                    .filter(row -> faces.keySet().stream()
-                            .anyMatch(key -> key.family().equals(row.familyName())
-                                    && key.slot().standsFor(row.slot().toSlot())))
-                    .findFirst()
-                    .ifPresent(row -> roles.add(new PackRequest.Role(
-                            role.role(),
-                            row.familyName(),
-                            row.slot().toSlot(),
-                            role.generic(),
-                            new Setting(role.selector(), role.size(), role.lineHeight(), role.letterSpacing()))));
-        }
-        return new PackRequest(
-                site.name(),
-                site.domains(),
-                LocalDate.now(clock),
-                VERSION,
-                site.delivery().words(),
-                site.delivery().prefix(),
-                site.delivery().placement(),
-                site.delivery().shape(),
-                site.delivery().checklist(),
-                roles,
-                List.copyOf(faces.values()));
-    }
-
-    private static String licenseLine(AskedRow row, Optional<String> anyway) {
-        String licenses = row.domains().stream()
-                .map(DomainVerdict::licenseName)
-                .filter(name -> !name.isEmpty())
-                .distinct()
-                .collect(Collectors.joining(", "));
-        return anyway.filter(why -> !Basis.isAllowed(row))
-                .map(why -> licenses + " (not allowed: " + Basis.whyNot(row) + "; delivered because: " + why + ")")
-                .orElse(licenses)
-                .strip();
     }
 
     private PackEntity find(String id) {

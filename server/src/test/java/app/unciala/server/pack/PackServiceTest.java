@@ -69,9 +69,13 @@ class PackServiceTest {
     private final PackService service = new PackService(
             packs,
             sites,
-            flags,
             store,
-            new PackFaces(store, new DerivedFiles(folder), decisions, licenses),
+            new PackMaker(
+                    sites,
+                    flags,
+                    store,
+                    new PackFaces(store, new DerivedFiles(folder), decisions, licenses),
+                    Clock.systemUTC()),
             mock(Links.class),
             mock(HistoryService.class),
             actor,

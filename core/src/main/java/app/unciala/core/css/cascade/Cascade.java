@@ -1,10 +1,10 @@
 package app.unciala.core.css.cascade;
 
-import app.unciala.core.css.cascade.Candidates.Candidate;
 import app.unciala.core.css.cascade.PageSheets.Registered;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
 import app.unciala.core.css.cascade.TextStyle.Transform;
+import app.unciala.core.css.cascade.Values.Said;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Matching;
@@ -15,7 +15,6 @@ import com.google.common.io.Resources;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,9 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 
 /** Works out the styles of the elements of a page from its style sheets (CSS Cascading 5, section 6). */
 public final class Cascade {
@@ -166,30 +163,27 @@ public final class Cascade {
         Variables variables = variables(found, parent);
         Values values = new Values(found, variables);
         Lengths lengths = new Lengths(parent.size(), rootSize, parent.size(), viewport);
-        List<Rule> familyRules = new ArrayList<>();
-        List<FamilyName> families = values.of(
-                Property.FAMILY, FamilyName::list, parent.families(), TextStyle.INITIAL.families(), familyRules);
+        Said<List<FamilyName>> said = values.said(Property.FAMILY, FamilyName::list);
+        List<FamilyName> families = said.or(parent.families(), TextStyle.INITIAL.families());
         FontSize.Family family = FontSize.Family.of(families, quirks);
-        FontSize size = values.of(
-                Property.SIZE,
-                value -> FontSize.said(value, parent, family, lengths)
-                        .map(said -> said.afterChange(parent.isMonospace(), family)),
-                FontSize.inherited(parent, family),
-                FontSize.initial(family),
-                null);
+        FontSize size = values.said(Property.SIZE, value -> FontSize.said(value, parent, family, lengths)
+                        .map(own -> own.afterChange(parent.isMonospace(), family)))
+                .or(FontSize.inherited(parent, family), FontSize.initial(family));
         return new TextStyle(
                 families,
-                values.familyIsInherited ? parent.familyRules() : List.copyOf(familyRules),
+                said.isInherited() ? parent.familyRules() : said.rules(),
                 size.pixels(),
-                values.of(Property.WEIGHT, value -> weight(value, parent, lengths), parent.weight(), 400.0, null),
-                values.of(Property.STYLE, FontValues::style, parent.slope(), Slope.UPRIGHT, null),
-                values.of(Property.WIDTH, value -> boxed(FontValues.width(value)), parent.width(), 100.0, null),
-                values.of(Property.FAKES_BOLD, Cascade::isAuto, parent.fakesBold(), true, null),
-                values.of(Property.FAKES_SLOPE, Cascade::isAuto, parent.fakesSlope(), true, null),
-                values.of(Property.TRANSFORM, Cascade::transform, parent.transform(), Transform.NONE, null),
-                values.of(Property.VISIBILITY, Cascade::isVisible, parent.isVisible(), true, null),
-                values.of(Property.DISPLAY, Cascade::hasBox, parent.hasBox(), true, null),
-                values.of(Property.CONTENT, Cascade::content, Optional.empty(), Optional.empty(), null),
+                values.said(Property.WEIGHT, value -> weight(value, parent, lengths))
+                        .or(parent.weight(), 400.0),
+                values.said(Property.STYLE, FontValues::style).or(parent.slope(), Slope.UPRIGHT),
+                values.said(Property.WIDTH, value -> boxed(FontValues.width(value)))
+                        .or(parent.width(), 100.0),
+                values.said(Property.FAKES_BOLD, Cascade::isAuto).or(parent.fakesBold(), true),
+                values.said(Property.FAKES_SLOPE, Cascade::isAuto).or(parent.fakesSlope(), true),
+                values.said(Property.TRANSFORM, Cascade::transform).or(parent.transform(), Transform.NONE),
+                values.said(Property.VISIBILITY, Cascade::isVisible).or(parent.isVisible(), true),
+                values.said(Property.DISPLAY, Cascade::hasBox).or(parent.hasBox(), true),
+                values.said(Property.CONTENT, Cascade::content).or(Optional.empty(), Optional.empty()),
                 size.origin(),
                 variables);
     }
@@ -264,88 +258,5 @@ public final class Cascade {
                 .filter(Set.of("none", "normal")::contains)
                 .isPresent();
         return Optional.of(none ? Optional.empty() : Optional.of(text.toString()));
-    }
-
-    /** The values of an element's properties, of the candidates the first that counts. */
-    private static final class Values {
-        private final Candidates found;
-        private final Variables variables;
-        private boolean familyIsInherited;
-
-        private Values(Candidates found, Variables variables) {
-            this.found = found;
-            this.variables = variables;
-        }
-
-        /**
-         * The value of a property.
-         *
-         * @param read nothing where browsers do not take the value
-         * @param rules filled with the rules that say it, the one that won first; null where nobody asks
-         */
-        private <T> T of(
-                Property property,
-                Function<List<Token>, Optional<T>> read,
-                T inherited,
-                T initial,
-                @Nullable List<Rule> rules) {
-            List<Candidate> candidates = found.of(property);
-            T unset = property.isInherited() ? inherited : initial;
-            int at = 0;
-            while (at < candidates.size()) {
-                Candidate candidate = candidates.get(at);
-                Optional<List<Token>> value = candidate.entry().value(variables);
-                Optional<String> word = value.filter(FontValues::isWide).flatMap(FontValues::word);
-                if (word.isPresent()) {
-                    switch (word.get()) {
-                        case "inherit" -> {
-                            familyIsInherited |= rules != null;
-                            return inherited;
-                        }
-                        case "initial" -> {
-                            told(candidates, at, rules);
-                            return initial;
-                        }
-                        case "revert" -> at = after(candidates, at, true);
-                        case "revert-layer" -> at = after(candidates, at, false);
-                        default -> {
-                            familyIsInherited |= rules != null;
-                            return unset;
-                        }
-                    }
-                    continue;
-                }
-                Optional<T> said = value.flatMap(read);
-                if (said.isPresent()) {
-                    told(candidates, at, rules);
-                    return said.get();
-                }
-                if (candidate.entry().refers()) {
-                    break;
-                }
-                at++;
-            }
-            familyIsInherited |= rules != null;
-            return unset;
-        }
-
-        /** The first candidate of another origin, or of another layer. */
-        private static int after(List<Candidate> candidates, int at, boolean origin) {
-            int next = at + 1;
-            while (next < candidates.size() && candidates.get(at).isOfSame(candidates.get(next), origin)) {
-                next++;
-            }
-            return next;
-        }
-
-        private static void told(List<Candidate> candidates, int at, @Nullable List<Rule> rules) {
-            if (rules != null && candidates.get(at).isAuthors()) {
-                candidates.subList(at, candidates.size()).stream()
-                        .filter(Candidate::isAuthors)
-                        .map(Candidate::rule)
-                        .distinct()
-                        .forEach(rules::add);
-            }
-        }
     }
 }

@@ -45,7 +45,7 @@ final class Conditions {
         boolean result = false;
         String joined = "";
         while (at < said.size()) {
-            int end = endOf(said, at);
+            int end = Math.min(said.size(), StyleSheet.closing(said, at) + 1);
             boolean one = part(said.subList(at, end), depth);
             result = switch (joined) {
                 case "and" -> result && one;
@@ -87,23 +87,5 @@ final class Conditions {
                         || inside.get(0).isIdent("not")
                         || inside.get(0).is(Kind.FUNCTION) && inside.stream().noneMatch(token -> token.is(Kind.COLON)));
         return nested ? hold(inside, depth + 1) : feature.test(inside);
-    }
-
-    /** After the token, or the whole brackets, that begin at {@code from}. */
-    private static int endOf(List<Token> said, int from) {
-        int deep = 0;
-        for (int i = from; i < said.size(); i++) {
-            if (said.get(i).opens()) {
-                deep++;
-            } else if (said.get(i).is(Kind.CLOSE_ROUND)
-                    || said.get(i).is(Kind.CLOSE_SQUARE)
-                    || said.get(i).is(Kind.CLOSE_CURLY)) {
-                deep--;
-            }
-            if (deep <= 0) {
-                return i + 1;
-            }
-        }
-        return said.size();
     }
 }

@@ -235,15 +235,11 @@ public final class PageSheets {
 
         private void scope(AtRule rule, Within within) {
             List<Token> prelude = rule.prelude();
-            int end = 0;
-            while (end < prelude.size() && !prelude.get(end).is(Kind.CLOSE_ROUND)) {
-                end++;
-            }
             if (prelude.isEmpty() || !prelude.get(0).is(Kind.OPEN_ROUND)) {
                 body(rule, within);
                 return;
             }
-            SelectorParser.read(read, StyleSheet.trimmed(prelude.subList(1, end)))
+            SelectorParser.read(read, StyleSheet.trimmed(prelude.subList(1, StyleSheet.closing(prelude, 0))))
                     .ifPresent(roots -> inside(rule.content(), within, new Around(roots, true)));
         }
 
@@ -271,11 +267,13 @@ public final class PageSheets {
             int at = 1;
             String address = first.value();
             if (first.is(Kind.FUNCTION) && first.value().equalsIgnoreCase("url")) {
-                while (at < prelude.size() && !prelude.get(at).is(Kind.STRING)) {
-                    at++;
-                }
-                address = at < prelude.size() ? prelude.get(at).value() : "";
-                at = Math.min(prelude.size(), afterClosing(prelude, at));
+                int end = StyleSheet.closing(prelude, 0);
+                address = prelude.subList(1, end).stream()
+                        .filter(token -> token.is(Kind.STRING))
+                        .map(Token::value)
+                        .findFirst()
+                        .orElse("");
+                at = Math.min(prelude.size(), end + 1);
             } else if (!first.is(Kind.STRING) && !first.is(Kind.URL)) {
                 return;
             }
@@ -283,7 +281,7 @@ public final class PageSheets {
             boolean holds = true;
             while (at < prelude.size()) {
                 Token token = prelude.get(at);
-                int end = token.is(Kind.FUNCTION) ? afterClosing(prelude, at + 1) : at + 1;
+                int end = Math.min(prelude.size(), StyleSheet.closing(prelude, at) + 1);
                 String name = token.value().toLowerCase(Locale.ROOT);
                 if (token.isIdent("layer")) {
                     layer = within.layer().anonymous();
@@ -305,18 +303,6 @@ public final class PageSheets {
                             open.remove(found.url());
                         });
             }
-        }
-
-        private int afterClosing(List<Token> tokens, int from) {
-            int deep = 1;
-            for (int i = from; i < tokens.size(); i++) {
-                if (tokens.get(i).opens()) {
-                    deep++;
-                } else if (tokens.get(i).is(Kind.CLOSE_ROUND) && --deep == 0) {
-                    return i + 1;
-                }
-            }
-            return tokens.size();
         }
     }
 }

@@ -99,7 +99,7 @@ final class Variables {
                     at++;
                     continue;
                 }
-                int end = closing(tokens, at);
+                int end = StyleSheet.closing(tokens, at);
                 List<Token> inside = StyleSheet.trimmed(tokens.subList(at + 1, end));
                 Optional<String> replaced = replaced(token, inside, value);
                 if (replaced.isEmpty() || out.length() + replaced.get().length() > LONGEST) {
@@ -134,23 +134,6 @@ final class Variables {
                     : substituted(value.substring(
                             fallback.get(0).start(),
                             fallback.get(fallback.size() - 1).end()));
-        }
-
-        private int closing(List<Token> tokens, int open) {
-            int deep = 0;
-            for (int i = open; i < tokens.size(); i++) {
-                if (tokens.get(i).opens()) {
-                    deep++;
-                } else if (tokens.get(i).is(Kind.CLOSE_ROUND)
-                        || tokens.get(i).is(Kind.CLOSE_SQUARE)
-                        || tokens.get(i).is(Kind.CLOSE_CURLY)) {
-                    deep--;
-                    if (deep == 0) {
-                        return i;
-                    }
-                }
-            }
-            return tokens.size();
         }
     }
 }

@@ -1,15 +1,14 @@
 package app.unciala.core.css.selector;
 
 import app.unciala.core.css.selector.Selector.Combinator;
+import app.unciala.core.css.selector.Selector.Key;
 import app.unciala.core.css.selector.Selector.Step;
 import app.unciala.core.css.selector.Simple.AnyOf;
 import app.unciala.core.css.selector.Simple.Attribute;
-import app.unciala.core.css.selector.Simple.ClassName;
 import app.unciala.core.css.selector.Simple.Has;
-import app.unciala.core.css.selector.Simple.Id;
+import app.unciala.core.css.selector.Simple.Named;
 import app.unciala.core.css.selector.Simple.Nth;
 import app.unciala.core.css.selector.Simple.State;
-import app.unciala.core.css.selector.Simple.Type;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
@@ -18,93 +17,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads selectors from tokens (Selectors 4, section 3 and 18). */
 public final class SelectorParser {
-    private static final Pattern AN_PLUS_B = Pattern.compile(
-            "(?:(even)|(odd)|([+-]?\\d*)n(?:\\s*([+-])\\s*(\\d+))?|([+-]?\\d+))", Pattern.CASE_INSENSITIVE);
-    private static final Set<String> OLD_PSEUDO_ELEMENTS = Set.of("before", "after", "first-line", "first-letter");
-    private static final Set<String> PSEUDO_ELEMENTS = Set.of(
-            "before",
-            "after",
-            "first-line",
-            "first-letter",
-            "marker",
-            "placeholder",
-            "selection",
-            "backdrop",
-            "file-selector-button",
-            "slotted",
-            "part",
-            "cue",
-            "details-content",
-            "target-text",
-            "spelling-error",
-            "grammar-error",
-            "highlight",
-            "search-text",
-            "view-transition",
-            "view-transition-group",
-            "view-transition-image-pair",
-            "view-transition-old",
-            "view-transition-new",
-            "scroll-marker",
-            "scroll-marker-group",
-            "scroll-button",
-            "column",
-            "picker",
-            "picker-icon",
-            "checkmark");
-    private static final Set<String> ANY_CASE_VALUES = Set.of(
-            "accept",
-            "accept-charset",
-            "align",
-            "alink",
-            "axis",
-            "bgcolor",
-            "charset",
-            "checked",
-            "clear",
-            "codetype",
-            "color",
-            "compact",
-            "declare",
-            "defer",
-            "dir",
-            "direction",
-            "disabled",
-            "enctype",
-            "face",
-            "frame",
-            "hreflang",
-            "http-equiv",
-            "lang",
-            "language",
-            "link",
-            "media",
-            "method",
-            "multiple",
-            "nohref",
-            "noresize",
-            "noshade",
-            "nowrap",
-            "readonly",
-            "rel",
-            "rev",
-            "rules",
-            "scope",
-            "scrolling",
-            "selected",
-            "shape",
-            "target",
-            "text",
-            "type",
-            "valign",
-            "valuetype",
-            "vlink");
     private static final int DEEPEST = 32;
 
     private final StyleSheet sheet;
@@ -274,7 +190,7 @@ public final class SelectorParser {
                 if (at + 1 < tokens.size() && tokens.get(at + 1).isDelim('|')) {
                     throw new Invalid();
                 }
-                simples.add(new Type(tokens.get(at).value().toLowerCase(Locale.ROOT)));
+                simples.add(new Named(Key.Kind.TYPE, tokens.get(at).value().toLowerCase(Locale.ROOT)));
                 return at + 1;
             }
             if (at < tokens.size() && tokens.get(at).isDelim('*')) {
@@ -298,14 +214,14 @@ public final class SelectorParser {
                     && token.is(Kind.HASH)
                     && !token.value().isEmpty()
                     && !Character.isDigit(token.value().charAt(0))) {
-                simples.add(new Id(token.value()));
+                simples.add(new Named(Key.Kind.ID, token.value()));
                 return at + 1;
             }
             if (plain
                     && token.isDelim('.')
                     && at + 1 < tokens.size()
                     && tokens.get(at + 1).is(Kind.IDENT)) {
-                simples.add(new ClassName(tokens.get(at + 1).value()));
+                simples.add(new Named(Key.Kind.CLASS, tokens.get(at + 1).value()));
                 return at + 2;
             }
             if (plain && token.is(Kind.OPEN_SQUARE)) {
@@ -319,21 +235,12 @@ public final class SelectorParser {
             throw new Invalid();
         }
 
-        /** The index of the token that closes what opens at {@code open}. */
         private int closing(int open) throws Invalid {
-            int deep = 0;
-            for (int i = open; i < tokens.size(); i++) {
-                Token token = tokens.get(i);
-                if (token.opens()) {
-                    deep++;
-                } else if (token.is(Kind.CLOSE_ROUND) || token.is(Kind.CLOSE_SQUARE) || token.is(Kind.CLOSE_CURLY)) {
-                    deep--;
-                    if (deep == 0) {
-                        return i;
-                    }
-                }
+            int end = StyleSheet.closing(tokens, open);
+            if (end == tokens.size()) {
+                throw new Invalid();
             }
-            throw new Invalid();
+            return end;
         }
 
         private Simple attribute(int from, int end) throws Invalid {
@@ -369,7 +276,7 @@ public final class SelectorParser {
             if (!value.is(Kind.IDENT) && !value.is(Kind.STRING)) {
                 throw new Invalid();
             }
-            boolean anyCase = ANY_CASE_VALUES.contains(name);
+            boolean anyCase = KnownNames.ANY_CASE_VALUES.contains(name);
             if (at + 2 < said.size()) {
                 Token flag = said.get(at + 2);
                 if (at + 3 != said.size() || !flag.isIdent("i") && !flag.isIdent("s")) {
@@ -386,7 +293,7 @@ public final class SelectorParser {
                 throw new Invalid();
             }
             String name = tokens.get(at).value().toLowerCase(Locale.ROOT);
-            if (!PSEUDO_ELEMENTS.contains(name) && !name.startsWith("-webkit-")) {
+            if (!KnownNames.PSEUDO_ELEMENTS.contains(name) && !name.startsWith("-webkit-")) {
                 throw new Invalid();
             }
             pseudoElement = pseudoElement == null ? name : pseudoElement + "::" + name;
@@ -397,7 +304,7 @@ public final class SelectorParser {
             Token token = tokens.get(at);
             String name = token.value().toLowerCase(Locale.ROOT);
             if (token.is(Kind.IDENT)) {
-                if (OLD_PSEUDO_ELEMENTS.contains(name)) {
+                if (KnownNames.OLD_PSEUDO_ELEMENTS.contains(name)) {
                     return pseudoElement(at);
                 }
                 if (isScope() && name.equals("scope")) {
@@ -477,32 +384,8 @@ public final class SelectorParser {
                 }
                 among = strict(StyleSheet.trimmed(arguments.subList(of + 1, arguments.size())), false);
             }
-            String formula = sheet.source(StyleSheet.trimmed(arguments.subList(0, of)));
-            Matcher matcher = AN_PLUS_B.matcher(formula);
-            if (!matcher.matches()) {
-                throw new Invalid();
-            }
-            if (matcher.group(1) != null) {
-                return new Nth(2, 0, fromEnd, ofType, among);
-            }
-            if (matcher.group(2) != null) {
-                return new Nth(2, 1, fromEnd, ofType, among);
-            }
-            if (matcher.group(6) != null) {
-                return new Nth(0, number(matcher.group(6)), fromEnd, ofType, among);
-            }
-            String a = matcher.group(3);
-            int step = a.isEmpty() || a.equals("+") ? 1 : a.equals("-") ? -1 : number(a);
-            int offset = matcher.group(5) == null ? 0 : number(matcher.group(4) + matcher.group(5));
-            return new Nth(step, offset, fromEnd, ofType, among);
-        }
-
-        private int number(String digits) throws Invalid {
-            try {
-                return Integer.parseInt(digits);
-            } catch (NumberFormatException e) {
-                throw new Invalid();
-            }
+            return Nth.of(sheet.source(StyleSheet.trimmed(arguments.subList(0, of))), fromEnd, ofType, among)
+                    .orElseThrow(Invalid::new);
         }
 
         private Simple language(List<Token> arguments) throws Invalid {

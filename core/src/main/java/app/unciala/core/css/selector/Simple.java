@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** One condition on an element. */
 sealed interface Simple {
@@ -33,54 +35,29 @@ sealed interface Simple {
         }
     }
 
-    record Type(String name) implements Simple {
+    /** A type, id or class selector. */
+    record Named(Key.Kind kind, String name) implements Simple {
         @Override
         public boolean matches(Element element, Matching matching) {
-            return element.tag().equals(name);
+            return switch (kind) {
+                case TYPE -> element.tag().equals(name);
+                case ID -> element.id().equals(name);
+                case CLASS -> element.classes().contains(name);
+            };
         }
 
         @Override
         public long specificity() {
-            return TYPE;
+            return switch (kind) {
+                case TYPE -> TYPE;
+                case ID -> ID;
+                case CLASS -> CLASS;
+            };
         }
 
         @Override
         public Optional<Key> key() {
-            return Optional.of(new Key(Key.Kind.TYPE, name));
-        }
-    }
-
-    record Id(String name) implements Simple {
-        @Override
-        public boolean matches(Element element, Matching matching) {
-            return element.id().equals(name);
-        }
-
-        @Override
-        public long specificity() {
-            return ID;
-        }
-
-        @Override
-        public Optional<Key> key() {
-            return Optional.of(new Key(Key.Kind.ID, name));
-        }
-    }
-
-    record ClassName(String name) implements Simple {
-        @Override
-        public boolean matches(Element element, Matching matching) {
-            return element.classes().contains(name);
-        }
-
-        @Override
-        public long specificity() {
-            return CLASS;
-        }
-
-        @Override
-        public Optional<Key> key() {
-            return Optional.of(new Key(Key.Kind.CLASS, name));
+            return Optional.of(new Key(kind, name));
         }
     }
 
@@ -162,6 +139,31 @@ sealed interface Simple {
 
     /** {@code :nth-child()} and its like; with {@code of}, only the siblings it matches are counted. */
     record Nth(int step, int offset, boolean fromEnd, boolean ofType, List<Selector> of) implements Simple {
+        private static final Pattern AN_PLUS_B = Pattern.compile(
+                "(?:(even)|(odd)|([+-]?\\d*)n(?:\\s*([+-])\\s*(\\d+))?|([+-]?\\d+))", Pattern.CASE_INSENSITIVE);
+
+        /** From a formula such as {@code 2n+1} (CSS Syntax 3, section 6); nothing when it is none. */
+        static Optional<Simple> of(String formula, boolean fromEnd, boolean ofType, List<Selector> among) {
+            Matcher matcher = AN_PLUS_B.matcher(formula);
+            if (!matcher.matches()) {
+                return Optional.empty();
+            }
+            if (matcher.group(1) != null || matcher.group(2) != null) {
+                return Optional.of(new Nth(2, matcher.group(1) != null ? 0 : 1, fromEnd, ofType, among));
+            }
+            try {
+                if (matcher.group(6) != null) {
+                    return Optional.of(new Nth(0, Integer.parseInt(matcher.group(6)), fromEnd, ofType, among));
+                }
+                String a = matcher.group(3);
+                int step = Integer.parseInt(a.isEmpty() || a.equals("+") || a.equals("-") ? a + "1" : a);
+                int offset = matcher.group(5) == null ? 0 : Integer.parseInt(matcher.group(4) + matcher.group(5));
+                return Optional.of(new Nth(step, offset, fromEnd, ofType, among));
+            } catch (NumberFormatException e) {
+                return Optional.empty();
+            }
+        }
+
         @Override
         public boolean matches(Element element, Matching matching) {
             int index = of.isEmpty() ? plainIndex(element) : indexAmong(element, matching);

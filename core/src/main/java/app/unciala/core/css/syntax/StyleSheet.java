@@ -124,6 +124,18 @@ public record StyleSheet(
                 : text.substring(some.get(0).start(), some.get(some.size() - 1).end());
     }
 
+    /** The index of the token that closes what the one at {@code open} opens, or the number of tokens when none does. */
+    public static int closing(List<Token> some, int open) {
+        int depth = 0;
+        for (int i = open; i < some.size(); i++) {
+            depth += some.get(i).opens() ? 1 : some.get(i).isClosing() ? -1 : 0;
+            if (depth <= 0) {
+                return i;
+            }
+        }
+        return some.size();
+    }
+
     /** Some tokens divided at the commas that stand in no brackets, each part without whitespace around it. */
     public static List<List<Token>> atCommas(List<Token> some) {
         List<List<Token>> parts = new ArrayList<>();
@@ -133,7 +145,7 @@ public record StyleSheet(
             Token token = some.get(i);
             if (token.opens()) {
                 depth++;
-            } else if (token.is(Kind.CLOSE_ROUND) || token.is(Kind.CLOSE_SQUARE) || token.is(Kind.CLOSE_CURLY)) {
+            } else if (token.isClosing()) {
                 depth--;
             } else if (token.is(Kind.COMMA) && depth == 0) {
                 parts.add(trimmed(some.subList(from, i)));

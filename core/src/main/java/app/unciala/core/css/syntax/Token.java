@@ -59,8 +59,13 @@ public record Token(Kind kind, String value, double number, int start, int end) 
         };
     }
 
+    /** Whether it ends a block or a function. */
+    public boolean isClosing() {
+        return kind == Kind.CLOSE_ROUND || kind == Kind.CLOSE_SQUARE || kind == Kind.CLOSE_CURLY;
+    }
+
     /** Whether it ends what the other began. */
-    public boolean closes(Token opening) {
+    boolean closes(Token opening) {
         return switch (opening.kind) {
             case FUNCTION, OPEN_ROUND -> kind == Kind.CLOSE_ROUND;
             case OPEN_SQUARE -> kind == Kind.CLOSE_SQUARE;

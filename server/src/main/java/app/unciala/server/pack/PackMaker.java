@@ -1,0 +1,183 @@
+package app.unciala.server.pack;
+
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.pack.Pack;
+import app.unciala.core.pack.PackRequest;
+import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.core.pack.PackRequest.Setting;
+import app.unciala.core.pack.PackWriter;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.AskedRow;
+import app.unciala.server.flag.AskedRow.DomainVerdict;
+import app.unciala.server.flag.AskedRow.HeldView;
+import app.unciala.server.flag.FlagService;
+import app.unciala.server.pack.PackFaces.MadeFace;
+import app.unciala.server.pack.PackFaces.Source;
+import app.unciala.server.pack.PackService.Content;
+import app.unciala.server.site.SiteRole;
+import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
+import app.unciala.server.storage.FileStore;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Makes packs: for every face that is held and allowed, a WOFF2; what is refused or not stated stays out. */
+@Component
+class PackMaker {
+    private static final String VERSION = "0.1";
+
+    private final SiteService sites;
+    private final FlagService flags;
+    private final FileStore store;
+    private final PackFaces faces;
+    private final Clock clock;
+
+    PackMaker(SiteService sites, FlagService flags, FileStore store, PackFaces faces, Clock clock) {
+        this.sites = sites;
+        this.flags = flags;
+        this.store = store;
+        this.faces = faces;
+        this.clock = clock;
+    }
+
+    private record FaceKey(String family, Slot slot) {}
+
+    /** What is made, outside of any transaction, before it is recorded. */
+    record Made(
+            Site site,
+            Basis basis,
+            String sha256,
+            long bytes,
+            long fontBytes,
+            List<Content> contents,
+            int faces,
+            Optional<String> anyway) {}
+
+    /**
+     * Makes the archive of a pack, outside of any transaction.
+     *
+     * @param anyway why what is not allowed goes into it all the same; without a reason it stays out
+     */
+    Made make(String siteId, Optional<String> anyway) {
+        Site site = sites.get(siteId);
+        Basis basis = basis(site);
+        if (basis.asked().isEmpty()) {
+            throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
+        }
+        List<Content> contents = new ArrayList<>();
+        Map<FaceKey, Face> made = new LinkedHashMap<>();
+        for (AskedRow row : basis.asked()) {
+            Optional<HeldView> file = Basis.best(row);
+            if (file.isEmpty()) {
+                contents.add(new Content(Basis.name(row) + ": not held", 0, true));
+            } else if (!Basis.isAllowed(row) && anyway.isEmpty()) {
+                contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
+            } else {
+                FaceKey key = new FaceKey(row.familyName(), file.get().slot().toSlot());
+                if (!made.containsKey(key)) {
+                    MadeFace face =
+                            faces.make(source(row, file.get()), site, licenseLine(row, anyway), licenseIds(row));
+                    made.put(key, face.face());
+                    face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
+                }
+            }
+        }
+        if (made.isEmpty()) {
+            throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
+                    + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
+        }
+        Optional<String> reason = anyway.filter(why -> basis.asked().stream()
+                .anyMatch(row -> !Basis.isAllowed(row) && Basis.best(row).isPresent()));
+        PackRequest request = request(site, basis.asked(), made);
+        Pack pack = PackWriter.write(request);
+        byte[] archive = pack.zip();
+        request.placement()
+                .withoutUrl(PackWriter.fileNames(request))
+                .forEach(name -> contents.add(new Content(name + ": its address is not known yet", 0, true)));
+        pack.entries().forEach(entry -> contents.add(new Content(entry.path(), entry.bytes().length, false)));
+        return new Made(
+                site,
+                basis,
+                store.put(archive),
+                archive.length,
+                made.values().stream()
+                        .mapToLong(face -> PackFaces.bytes(face.files()))
+                        .sum(),
+                contents.stream().distinct().toList(),
+                made.size(),
+                reason);
+    }
+
+    private static Source source(AskedRow row, HeldView file) {
+        return new Source(
+                row.familyId(),
+                row.familyName(),
+                file.slot(),
+                file.sha256(),
+                FontFormat.fromKey(file.format()).orElseThrow());
+    }
+
+    private static List<String> licenseIds(AskedRow row) {
+        return row.domains().stream()
+                .map(DomainVerdict::licenseId)
+                .filter(id -> !id.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    /** What a pack of this moment would be made from. */
+    Basis basis(Site site) {
+        return new Basis(
+                site.domains(), flags.comparison(site.id()), Optional.of(site.roles()), Optional.of(site.delivery()));
+    }
+
+    private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
+        List<PackRequest.Role> roles = new ArrayList<>();
+        for (SiteRole role : site.roles()) {
+            rows.stream()
+                    .filter(row -> row.role() == role.role())
+                    .filter(row -> faces.keySet().stream()
+                            .anyMatch(key -> key.family().equals(row.familyName())
+                                    && key.slot().standsFor(row.slot().toSlot())))
+                    .findFirst()
+                    .ifPresent(row -> roles.add(new PackRequest.Role(
+                            role.role(),
+                            row.familyName(),
+                            row.slot().toSlot(),
+                            role.generic(),
+                            new Setting(role.selector(), role.size(), role.lineHeight(), role.letterSpacing()))));
+        }
+        return new PackRequest(
+                site.name(),
+                site.domains(),
+                LocalDate.now(clock),
+                VERSION,
+                site.delivery().words(),
+                site.delivery().prefix(),
+                site.delivery().placement(),
+                site.delivery().shape(),
+                site.delivery().checklist(),
+                roles,
+                List.copyOf(faces.values()));
+    }
+
+    private static String licenseLine(AskedRow row, Optional<String> anyway) {
+        String licenses = row.domains().stream()
+                .map(DomainVerdict::licenseName)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .collect(Collectors.joining(", "));
+        return anyway.filter(why -> !Basis.isAllowed(row))
+                .map(why -> licenses + " (not allowed: " + Basis.whyNot(row) + "; delivered because: " + why + ")")
+                .orElse(licenses)
+                .strip();
+    }
+}
