@@ -135,6 +135,7 @@ record PageDocument(
 
         private void walk(org.jsoup.nodes.Element from, Element to, int depth) {
             boolean silent = WITHOUT_TEXT.contains(to.tag())
+                    || to.tag().equals("option") && isInMenu(to)
                     || to.tag().equals("object") && to.has("data")
                     || to.tag().equals("details") && !to.has("open");
             pseudo(to, "before");
@@ -162,6 +163,18 @@ record PageDocument(
             text(text, to, silent);
             field(to);
             pseudo(to, "after");
+        }
+
+        /** Whether an option stands in a list that is closed, where only the chosen one is shown, in the list's own way. */
+        private static boolean isInMenu(Element option) {
+            for (Optional<Element> e = option.parent();
+                    e.isPresent();
+                    e = e.get().parent()) {
+                if (e.get().tag().equals("select")) {
+                    return !e.get().has("multiple") && !e.get().has("size");
+                }
+            }
+            return false;
         }
 
         private void text(StringBuilder text, Element in, boolean silent) {

@@ -60,7 +60,7 @@ final class PageFaces {
                 declared.sources().stream()
                         .filter(PageFaces::isTried)
                         .flatMap(source -> source.url().stream())
-                        .flatMap(url -> Addresses.resolved(url, rule.url()).stream())
+                        .flatMap(url -> Addresses.resolved(url, rule.base()).stream())
                         .toList(),
                 characters.isEmpty() ? Optional.empty() : UnicodeRange.read(characters),
                 new Rule(rule.url(), rule.line(), "@font-face"));

@@ -28,11 +28,14 @@ final class PageFonts {
 
     private final Resources resources;
     private final String page;
+    private final Map<Resource, FontFile> opened;
     private final Map<String, Tried> byUrl = new LinkedHashMap<>();
 
-    PageFonts(Resources resources, String page) {
+    /** The fonts of a page; {@code opened} keeps those that were read, for other pages. */
+    PageFonts(Resources resources, String page, Map<Resource, FontFile> opened) {
         this.resources = resources;
         this.page = page;
+        this.opened = opened;
     }
 
     /** A font that browsers take, with the address at the end of all redirects. */
@@ -123,7 +126,11 @@ final class PageFonts {
 
     private Tried read(String url, Resource answer) {
         try {
-            FontFile file = FontReader.read(answer.bytes());
+            FontFile file = opened.get(answer);
+            if (file == null) {
+                file = FontReader.read(answer.bytes());
+                opened.put(answer, file);
+            }
             if (Set.of(FontFormat.EOT, FontFormat.SVG).contains(file.format())) {
                 return failed(
                         url,

@@ -7,8 +7,10 @@ import app.unciala.core.css.cascade.PageSheets.Sheet;
 import app.unciala.core.css.cascade.TextStyle;
 import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.css.selector.Element;
+import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheetBytes;
 import app.unciala.core.face.Range;
+import app.unciala.core.font.FontFile;
 import app.unciala.core.page.PageDocument.SheetLink;
 import app.unciala.core.page.PageDocument.Text;
 import app.unciala.core.page.PageFaces.Chosen;
@@ -37,18 +39,23 @@ public final class PageReader {
     private final Resources resources;
     private final Viewport viewport;
     private final Map<String, Resource> sheets = new LinkedHashMap<>();
+    private final Map<Resource, Sheet> parsed = new IdentityHashMap<>();
+    private final Map<Resource, FontFile> opened = new IdentityHashMap<>();
 
-    private PageReader(Resources resources, Viewport viewport) {
+    /** A reader of pages that share style sheets and fonts, which are read once as far as the resources give them once. */
+    public PageReader(Resources resources, Viewport viewport) {
         this.resources = resources;
         this.viewport = viewport;
     }
 
-    /** Reads the page at an address; what it says when there is none is the answer that came. */
+    /** Reads one page. */
     public static PageReading read(String url, Resources resources, Viewport viewport) {
         return new PageReader(resources, viewport).read(url);
     }
 
-    private PageReading read(String asked) {
+    /** Reads the page at an address; what it says when there is none is the answer that came. */
+    public PageReading read(String asked) {
+        sheets.clear();
         Resource answer = resources.get(asked, Use.PAGE);
         if (!answer.isFound()) {
             return PageReading.failed(asked, answer);
@@ -57,7 +64,7 @@ public final class PageReader {
         PageDocument document = PageDocument.read(answer.bytes(), charset(answer), url);
         PageSheets styles = new PageSheets(viewport, (address, base) -> sheet(address, base, url));
         document.sheets().forEach(link -> add(styles, link, document.base(), url));
-        PageFonts fonts = new PageFonts(resources, url);
+        PageFonts fonts = new PageFonts(resources, url, opened);
         PageFaces faces = new PageFaces(styles.faces(), fonts);
         Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
         List<Run> runs = new Painting(cascade, faces).runs(document);
@@ -79,7 +86,7 @@ public final class PageReader {
 
     private void add(PageSheets styles, SheetLink link, String base, String page) {
         if (link.address().isEmpty()) {
-            styles.add(new Sheet(base.equals(page) ? page : base, link.text(), link.line()), link.media());
+            styles.add(new Sheet(page, base, StyleSheet.read(link.text()), link.line()), link.media());
         } else {
             sheet(link.address().get(), base, page).ifPresent(sheet -> styles.add(sheet, link.media()));
         }
@@ -100,7 +107,8 @@ public final class PageReader {
         Resource answer = sheets.computeIfAbsent(url.get(), asked -> resources.get(asked, Use.STYLE_SHEET));
         boolean other = !answer.mediaType().isEmpty() && !answer.mediaType().equals("text/css");
         return answer.isFound() && !other
-                ? Optional.of(new Sheet(answer.url(), StyleSheetBytes.decode(answer.bytes()), 1))
+                ? Optional.of(parsed.computeIfAbsent(
+                        answer, any -> Sheet.of(answer.url(), StyleSheetBytes.decode(answer.bytes()))))
                 : Optional.empty();
     }
 

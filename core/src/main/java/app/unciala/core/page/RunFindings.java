@@ -5,7 +5,7 @@ import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.css.cascade.Rule;
 import app.unciala.core.css.cascade.TextStyle;
 import app.unciala.core.face.Slope;
-import app.unciala.core.face.StyleNames;
+import app.unciala.core.face.Slot;
 import app.unciala.core.font.Numbers;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.Run.Given;
@@ -67,11 +67,12 @@ final class RunFindings {
                 .findFirst();
         if (asked.isPresent() && !faces.declares(asked.get())) {
             undeclared(run, asked.get());
-        } else if (asked.isPresent() && main.isSystem()) {
+        } else if (asked.isPresent() && !asked.get().isSame(main.family()) && !lacksOnly(run, asked.get())) {
             add(
                     run,
                     Kind.FALLBACK,
-                    asked.get().name() + " is asked, and " + main.family() + " is given: no file of it can be used.",
+                    asked.get().name() + " is asked, and " + main.family()
+                            + " is given: no file of it can be used, or none has these characters.",
                     Optional.empty());
         }
         if (!main.isSystem()) {
@@ -94,6 +95,11 @@ final class RunFindings {
                     .findFirst()
                     .ifPresent(given -> lacking(run, main));
         }
+    }
+
+    /** Whether the family asked for paints a part of the text: the rest of it is lacking there, and told as that. */
+    private static boolean lacksOnly(Run run, FamilyName asked) {
+        return run.given().stream().anyMatch(given -> !given.isSystem() && asked.isSame(given.family()));
     }
 
     private void faked(Run run, Given main) {
@@ -194,9 +200,10 @@ final class RunFindings {
         known.count++;
     }
 
+    /** What is asked of the family that is given. */
     private static String asked(Run run) {
-        TextStyle style = run.style();
-        return style.families().get(0).name() + " " + label(style.weight(), style.slope());
+        return run.main().family() + " "
+                + label(run.style().weight(), run.style().slope());
     }
 
     private static String name(Given given) {
@@ -204,8 +211,7 @@ final class RunFindings {
     }
 
     private static String label(double weight, Slope slope) {
-        String name = StyleNames.weightName(weight);
-        return slope == Slope.UPRIGHT ? name : name + (slope == Slope.ITALIC ? " Italic" : " Oblique");
+        return Slot.of(weight, 100, slope).label();
     }
 
     private static String at(Given given) {

@@ -140,6 +140,31 @@ class PageReaderTest {
     }
 
     @Test
+    void aBaseIsWhatAddressesAreRelativeToAndThePageWhatRulesAreToldBy() {
+        serve("sub/regular.ttf", REGULAR);
+        Run run = runs("""
+                <!doctype html><base href="sub/"><style>@font-face { font-family: H; src: url(regular.ttf) }
+                p { font-family: H, serif }</style><p>x</p><select><option>no</option></select>
+                """).get(0);
+        assertThat(run.main().url()).contains("https://client.example/a/sub/regular.ttf");
+        assertThat(run.style().familyRule().orElseThrow().url()).isEqualTo(PAGE);
+        assertThat(run.main().rule().orElseThrow().url()).isEqualTo(PAGE);
+    }
+
+    @Test
+    void whatIsNextInTheListIsToldAsAFallback() {
+        serve("r.ttf", REGULAR);
+        List<PageFinding> found = read("""
+                <!doctype html><style>@font-face { font-family: H; src: url(r.ttf) }
+                @font-face { font-family: Gone; src: url(gone.ttf) } h1 { font-family: Gone, H, serif }</style><h1>x</h1>
+                """).findings();
+        assertThat(found).extracting(PageFinding::kind).contains(Kind.FALLBACK, Kind.FAKED_BOLD, Kind.UNREACHABLE);
+        assertThat(found.stream().map(PageFinding::message))
+                .anyMatch(message -> message.startsWith("Gone is asked, and H is given"))
+                .anyMatch(message -> message.startsWith("H Bold is asked, and H Regular with a faked bold is given"));
+    }
+
+    @Test
     void equalCausesAreOneFinding() {
         serve("r.ttf", REGULAR);
         List<PageFinding> found = read("""

@@ -31,13 +31,19 @@ public final class PageSheets {
     /**
      * A style sheet.
      *
-     * @param url what it is told by, and addresses in it are relative to
+     * @param url what it is told by
+     * @param base what addresses in it are relative to
      * @param firstLine the line of {@code url} in which its text begins, from 1
      */
-    public record Sheet(String url, String text, int firstLine) {}
+    public record Sheet(String url, String base, StyleSheet read, int firstLine) {
+        /** A style sheet that is a file of its own. */
+        public static Sheet of(String url, String text) {
+            return new Sheet(url, url, StyleSheet.read(text), 1);
+        }
+    }
 
-    /** A rule for a face, with the sheet it stands in. */
-    public record FaceRule(AtRule rule, StyleSheet sheet, String url, int line) {}
+    /** A rule for a face, with the sheet it stands in; {@code base} is what its addresses are relative to. */
+    public record FaceRule(AtRule rule, StyleSheet sheet, String url, String base, int line) {}
 
     /** A custom property that is registered with {@code @property}. */
     record Registered(boolean inherits, Optional<String> initial) {}
@@ -69,7 +75,7 @@ public final class PageSheets {
     }
 
     void addBrowser(String css) {
-        Sheet sheet = new Sheet("", css, 1);
+        Sheet sheet = Sheet.of("", css);
         add(sheet, new Within(Origin.BROWSER, Layer.outermost(), Optional.empty()), 0);
     }
 
@@ -100,8 +106,7 @@ public final class PageSheets {
     }
 
     private void add(Sheet sheet, Within within, int depth) {
-        StyleSheet read = StyleSheet.read(sheet.text());
-        new Walk(sheet, read, depth).rules(read.rules(), within);
+        new Walk(sheet, sheet.read(), depth).rules(sheet.read().rules(), within);
     }
 
     /** Walks through one style sheet. */
@@ -197,7 +202,7 @@ public final class PageSheets {
                     }
                 }
                 case "scope" -> scope(rule, within);
-                case "font-face" -> faces.add(new FaceRule(rule, read, sheet.url(), line(rule)));
+                case "font-face" -> faces.add(new FaceRule(rule, read, sheet.url(), sheet.base(), line(rule)));
                 case "property" -> register(rule);
                 default -> {}
             }
@@ -296,7 +301,7 @@ public final class PageSheets {
             }
             Layer into = layer;
             if (holds && media.holds(StyleSheet.trimmed(prelude.subList(at, prelude.size())))) {
-                imports.apply(address, sheet.url())
+                imports.apply(address, sheet.base())
                         .filter(found -> open.add(found.url()))
                         .ifPresent(found -> {
                             add(found, within.in(into), depth + 1);

@@ -211,8 +211,8 @@ class CascadeTest {
 
     private TextStyle style(String css) {
         PageSheets sheets = new PageSheets(viewport, (address, base) -> Optional.ofNullable(imported.get(address))
-                .map(text -> new Sheet("https://a.example/" + address, text, 1)));
-        sheets.add(new Sheet("https://a.example/a.css", css, 1), "");
+                .map(text -> Sheet.of("https://a.example/" + address, text)));
+        sheets.add(Sheet.of("https://a.example/a.css", css), "");
         Cascade cascade = new Cascade(sheets, viewport, "https://a.example/", false);
         Element html = Element.root("html", Map.of(), 1);
         Element body = html.add("body", Map.of(), 2);
