@@ -79,9 +79,9 @@ final class CheckCommand implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         boolean bad = false;
         try (WebResources web = new WebResources(rules)) {
-            Resources once = new Remembered(web);
+            Readers readers = new Readers(new Remembered(web), Viewport.ofWidth(width));
             for (String page : pages) {
-                bad |= check(page, once, out);
+                bad |= check(page, readers, out);
             }
         }
         out.flush();
@@ -89,16 +89,15 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     /** Whether something is wrong with a page. */
-    private boolean check(String page, Resources web, PrintWriter out) {
+    private boolean check(String page, Readers readers, PrintWriter out) {
         boolean isAddress = page.matches("(?i)[a-z][a-z0-9+.-]*://.*");
         Path file = isAddress ? Path.of("") : Path.of(page);
         if (!isAddress && !Files.isRegularFile(file)) {
             spec.commandLine().getErr().println(page + ": there is no such file");
             return true;
         }
-        Resources resources = isAddress ? web : new LocalResources(file, web);
         PageReading reading =
-                PageReader.read(isAddress ? page : LocalResources.address(file), resources, Viewport.ofWidth(width));
+                isAddress ? readers.ofWeb().read(page) : readers.ofFolder(file).read(LocalResources.address(file));
         if (!reading.isRead()) {
             spec.commandLine().getErr().println(page + ": " + reading.why().replaceAll("\\s+", " "));
         }
@@ -108,6 +107,30 @@ final class CheckCommand implements Callable<Integer> {
         }
         reading.findings().forEach(finding -> out.println(line(page, finding)));
         return reading.findings().stream().anyMatch(finding -> finding.kind().severity() == Severity.ERROR);
+    }
+
+    /** The readers of pages on the web and of those in each folder, which keep what their pages share. */
+    private static final class Readers {
+        private final Resources web;
+        private final Viewport viewport;
+        private final PageReader ofWeb;
+        private final Map<Path, PageReader> ofFolders = new LinkedHashMap<>();
+
+        private Readers(Resources web, Viewport viewport) {
+            this.web = web;
+            this.viewport = viewport;
+            ofWeb = new PageReader(web, viewport);
+        }
+
+        private PageReader ofWeb() {
+            return ofWeb;
+        }
+
+        private PageReader ofFolder(Path page) {
+            return ofFolders.computeIfAbsent(
+                    page.toAbsolutePath().getParent(),
+                    folder -> new PageReader(new Remembered(new LocalResources(page, web)), viewport));
+        }
     }
 
     private Map<String, InetSocketAddress> addresses() {
