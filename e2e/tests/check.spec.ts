@@ -272,3 +272,66 @@ function agree(texts: number, differences: string[], least: number) {
   expect(texts).toBeGreaterThan(least);
   expect(differences.length / texts).toBeLessThan(0.005);
 }
+
+test("a build is stopped by what is wrong with a page, over HTTP and by the site's own name", async () => {
+  const css = `
+@font-face { font-family: Face; src: url(regular.ttf) }
+@font-face { font-family: Gone; src: url(gone.woff2) }
+@font-face { font-family: Login; src: url(sign-in) }
+body { font-family: Face, serif } .gone { font-family: Gone, serif } .login { font-family: Login, serif }
+@media (width < 600px) { p { font-family: Fase, serif } }`;
+  const html = (text: string) =>
+    `<!doctype html><link rel=stylesheet href=type.css><link rel=stylesheet href=none.css>${text}`;
+  const at = await host(
+    new Map<string, Buffer | string>([
+      ...known(),
+      ["/type.css", css],
+      ["/sign-in", "<!doctype html><title>Sign in</title>"],
+      ["/right.html", "<!doctype html><link rel=stylesheet href=type.css><p>Plain text</p>"],
+      ["/wrong.html", html("<p>Plain <b>bold</b> <i>leaning</i></p><p class=gone>x</p><p class=login>y</p>")],
+    ]),
+  );
+  const port = new URL(at.url).port;
+  const check = (...options: string[]) =>
+    run(join(root, "bin/unciala"), ["check", ...options]).then(
+      ({ stdout, stderr }) => ({ code: 0, stdout, stderr }),
+      (error: { code: number; stdout: string; stderr: string }) => error,
+    );
+  const kinds = (stdout: string) =>
+    stdout
+      .split("\n")
+      .filter(Boolean)
+      .map((line) => (JSON.parse(line) as { kind: string }).kind);
+  const elsewhere = ["--connect-to", `staging.client.example:80=127.0.0.1:${port}`];
+  try {
+    const guarded = await check("http://staging.client.example/right.html", ...elsewhere);
+    expect(guarded.code).toBe(1);
+    expect(guarded.stderr).toContain("which is private");
+
+    const right = await check("http://staging.client.example/right.html", ...elsewhere, "--allow-private");
+    expect(right.stderr).toBe("");
+    expect(right.code).toBe(0);
+
+    const wrong = await check("http://staging.client.example/wrong.html", ...elsewhere, "--allow-private");
+    expect(wrong.code).toBe(1);
+    expect(new Set(kinds(wrong.stdout))).toEqual(
+      new Set([
+        "faked-bold",
+        "faked-italic",
+        "fallback",
+        "unreachable",
+        "not-a-font",
+        "insecure-url",
+        "not-compressed",
+        "no-caching",
+      ]),
+    );
+
+    const phone = ["http://staging.client.example/right.html", ...elsewhere, "--allow-private", "--width", "390"];
+    const { stdout } = await check(...phone);
+    expect(stdout).toContain("Declared is “Face”");
+    expect(kinds(stdout)).toContain("undeclared-family");
+  } finally {
+    at.close();
+  }
+});

@@ -108,6 +108,17 @@ class StyleSheetTest {
     }
 
     @Test
+    void whatIsNotClosedIsSaidInWords() {
+        assertEquals(
+                List.of(
+                        "This { is never closed; everything after it belongs to it.",
+                        "This bracket is never closed; everything after it is swallowed."),
+                StyleSheet.read("a { width: calc(1px").problems().stream()
+                        .map(SyntaxProblem::message)
+                        .toList());
+    }
+
+    @Test
     void namesWithEscapesAreTheNames() {
         StyleSheet sheet = StyleSheet.read("@FONT-face { FONT-Family: H\\61 rrow\\20 Text; --My-Own: 1 }");
         AtRule rule = (AtRule) sheet.rules().get(0);

@@ -1,0 +1,71 @@
+package app.unciala.core.css.cascade;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class VariablesTest {
+    private static final String MARKS = "/\\*\\*/";
+
+    @Test
+    void valuesAreThoseOfAnyOrderOfDeclaration() {
+        Random random = new Random(9);
+        for (int round = 0; round < 200; round++) {
+            int count = 2 + random.nextInt(8);
+            Map<String, String> declared = new HashMap<>();
+            String[] expected = new String[count];
+            for (int i = 0; i < count; i++) {
+                // Each refers only to those before it, so that what it stands for can be written down at once.
+                int of = i == 0 ? -1 : random.nextInt(i);
+                declared.put("--v" + i, of < 0 ? "a" + i : "b" + i + " var(--v" + of + ")");
+                expected[i] = of < 0 ? "a" + i : "b" + i + " " + expected[of];
+            }
+            Variables variables = Variables.NONE.with(declared);
+            for (int i = 0; i < count; i++) {
+                assertThat(plain(variables, "--v" + i)).isEqualTo(expected[i]);
+            }
+        }
+    }
+
+    @Test
+    void whatRefersToItselfHasNoValueAndItsFallbackCounts() {
+        Variables variables =
+                Variables.NONE.with(Map.of("--a", "var(--b)", "--b", "var(--a, x)", "--c", "c", "--d", "var(--d)"));
+        assertThat(variables.value("--d")).isEmpty();
+        assertThat(variables
+                        .substituted("var(--d, var(--none, 3px))")
+                        .orElseThrow()
+                        .replaceAll(MARKS, ""))
+                .isEqualTo("3px");
+        assertThat(variables.substituted("var(--none)")).isEmpty();
+        assertThat(variables.substituted("var(--none,)").orElseThrow().replaceAll(MARKS, ""))
+                .isEmpty();
+        assertThat(variables.substituted("calc(1px + var(--c))").orElseThrow().replaceAll(MARKS, ""))
+                .isEqualTo("calc(1px + c)");
+        assertThat(variables.substituted("var(1px)")).isEmpty();
+        assertThat(variables.substituted("var(")).isEmpty();
+        assertThat(variables
+                        .substituted("env(safe-area-inset-top)")
+                        .orElseThrow()
+                        .replaceAll(MARKS, ""))
+                .isEqualTo("0px");
+    }
+
+    @Test
+    void whatAnElementDoesNotDeclareItInherits() {
+        Variables parent = Variables.NONE.with(Map.of("--a", "one", "--b", "two"));
+        Variables child = parent.with(Map.of("--a", "initial", "--c", "var(--b)", "--b", "inherit"));
+        assertThat(child.value("--a")).isEmpty();
+        assertThat(plain(child, "--b")).isEqualTo("two");
+        assertThat(plain(child, "--c")).isEqualTo("two");
+        assertThat(plain(parent, "--a")).as("the parent keeps its own").isEqualTo("one");
+        assertThat(parent.with(Map.of())).isSameAs(parent);
+    }
+
+    private static String plain(Variables variables, String name) {
+        return variables.value(name).orElseThrow().replaceAll(MARKS, "");
+    }
+}
