@@ -98,7 +98,7 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
       ["Running text", "Regular"],
     ] as const) {
       await page.getByRole("button", { name: "Add a text role" }).click();
-      await page.getByRole("menuitem", { name: role }).click();
+      await page.getByRole("menuitem", { name: role, exact: true }).click();
       await choose(page, `${role}: family`, family);
       await page
         .getByRole("button", { name: new RegExp(`^${face}: held`) })

@@ -119,7 +119,18 @@ final class PageFaces {
         return Optional.empty();
     }
 
-    static Slot asked(TextStyle style) {
+    /** Whether a family has a face for a character, and no file of it can be used. */
+    boolean fails(FamilyName family, TextStyle style, int codePoint) {
+        Map<Slot, List<PageFace>> faces = families.getOrDefault(key(family.name()), Map.of());
+        List<PageFace> serving = FontMatching.match(asked(style), faces.keySet()).stream()
+                .flatMap(match -> faces.get(match.face()).stream())
+                .filter(face -> face.serves(codePoint))
+                .toList();
+        return !serving.isEmpty()
+                && serving.stream().allMatch(face -> fonts.loaded(face).isEmpty());
+    }
+
+    private static Slot asked(TextStyle style) {
         return Slot.of(style.weight(), Math.max(1, style.width()), style.slope());
     }
 }

@@ -68,12 +68,7 @@ final class RunFindings {
         if (asked.isPresent() && !faces.declares(asked.get())) {
             undeclared(run, asked.get());
         } else if (asked.isPresent() && !asked.get().isSame(main.family()) && !lacksOnly(run, asked.get())) {
-            add(
-                    run,
-                    Kind.FALLBACK,
-                    asked.get().name() + " is asked, and " + main.family()
-                            + " is given: no file of it can be used, or none has these characters.",
-                    Optional.empty());
+            passedOver(run, asked.get());
         }
         if (!main.isSystem()) {
             faked(run, main);
@@ -90,10 +85,24 @@ final class RunFindings {
         }
         if (!main.isSystem()) {
             run.given().stream()
-                    .skip(1)
                     .filter(given -> !given.family().equalsIgnoreCase(main.family()))
                     .findFirst()
-                    .ifPresent(given -> lacking(run, main));
+                    .ifPresent(given -> lacking(run, main.family(), given));
+        }
+    }
+
+    /** The family asked for paints nothing of a text: its files fail, or have none of the characters. */
+    private void passedOver(Run run, FamilyName asked) {
+        Given main = run.main();
+        int first = main.characters().isEmpty() ? ' ' : main.characters().codePointAt(0);
+        if (faces.fails(asked, run.style(), first)) {
+            add(
+                    run,
+                    Kind.FALLBACK,
+                    asked.name() + " is asked, and " + main.family() + " is given: no file of it can be used.",
+                    Optional.empty());
+        } else {
+            lacking(run, asked.name(), main);
         }
     }
 
@@ -148,10 +157,9 @@ final class RunFindings {
         }
     }
 
-    private void lacking(Run run, Given main) {
+    private void lacking(Run run, String family, Given other) {
         String characters = run.given().stream()
-                .skip(1)
-                .filter(given -> !given.family().equalsIgnoreCase(main.family()))
+                .filter(given -> !given.family().equalsIgnoreCase(family))
                 .map(Given::characters)
                 .collect(Collectors.joining());
         String shown =
@@ -159,7 +167,7 @@ final class RunFindings {
         add(
                 run,
                 Kind.MISSING_CHARACTERS,
-                name(main) + " lacks " + shown + ", which " + run.given().get(1).family() + " paints.",
+                family + " lacks " + shown + ", which " + other.family() + " paints.",
                 Optional.empty());
     }
 

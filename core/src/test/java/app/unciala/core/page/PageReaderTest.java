@@ -165,6 +165,20 @@ class PageReaderTest {
     }
 
     @Test
+    void charactersThatAFaceLacksAreNoFallback() {
+        serve("r.ttf", REGULAR);
+        List<PageFinding> found = read("""
+                <!doctype html><style>@font-face { font-family: H; src: url(r.ttf) } p { font-family: H, serif }</style>
+                <p>字字</p><p>ab字</p>
+                """).findings();
+        assertThat(found.stream()
+                        .filter(finding -> finding.kind() == Kind.MISSING_CHARACTERS)
+                        .map(PageFinding::message))
+                .containsExactly("H lacks 字, which serif paints. So is 1 other text.");
+        assertThat(found).extracting(PageFinding::kind).doesNotContain(Kind.FALLBACK);
+    }
+
+    @Test
     void equalCausesAreOneFinding() {
         serve("r.ttf", REGULAR);
         List<PageFinding> found = read("""
