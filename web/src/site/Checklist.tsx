@@ -1,9 +1,8 @@
-import Checkbox from "@mui/material/Checkbox";
-import FormControlLabel from "@mui/material/FormControlLabel";
 import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import type { Pack } from "../shared/api/types";
+import { TickBox } from "../shared/parts/Tick";
 import { words } from "./words";
 
 /** What the host of a site needs done by hand for a pack; ticked as it is done. */
@@ -19,18 +18,13 @@ export function Checklist({ pack }: { pack: Pack }) {
     <div role="group" aria-label={words.checklist} className="checklist">
       <b>{words.checklist}</b>
       {pack.checklist.map((one) => (
-        <FormControlLabel
+        <TickBox
           key={one.what}
           label={one.what}
-          control={
-            <Checkbox
-              size="small"
-              checked={one.done}
-              disabled={!mayEdit || tick.isPending}
-              onChange={(_, checked) =>
-                tick.mutate(checked ? [...done, one.what] : done.filter((what) => what !== one.what))
-              }
-            />
+          checked={one.done}
+          disabled={!mayEdit || tick.isPending}
+          onChange={(checked) =>
+            tick.mutate(checked ? [...done, one.what] : done.filter((what) => what !== one.what))
           }
         />
       ))}

@@ -1,7 +1,6 @@
 import { useState } from "react";
 import type { Pack } from "../shared/api/types";
 import { useGet } from "../shared/api/queries";
-import { kB } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
 import { fileChangeInWords } from "./packs";
 import { differenceSince, packInWords, placedInWords, words } from "./words";
@@ -44,7 +43,7 @@ export function Difference({ pack }: { pack: Pack }) {
                 {changed.files.map((file) => (
                   <li key={file.path}>
                     <span className="digest">{file.path}</span>{" "}
-                    <span className="number">{fileChangeInWords(file, kB)}</span>
+                    <span className="number">{fileChangeInWords(file)}</span>
                   </li>
                 ))}
               </ul>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { AskedRow } from "../shared/api/types";
+import { kB } from "../shared/parts/format";
 import { fileChangeInWords, notAllowed } from "./packs";
 import { anywayInWords, differenceSince } from "./words";
 
@@ -27,12 +28,10 @@ describe("notAllowed", () => {
 });
 
 describe("what changed between packs", () => {
-  const kB = (bytes: number) => `${bytes / 1000} kB`;
-
   it("says of a file that it came, went or changed", () => {
-    expect(fileChangeInWords({ before: 0, after: 2000 }, kB)).toBe("new, 2 kB");
-    expect(fileChangeInWords({ before: 2000, after: 0 }, kB)).toBe("gone, 2 kB");
-    expect(fileChangeInWords({ before: 2000, after: 4000 }, kB)).toBe("2 kB → 4 kB");
+    expect(fileChangeInWords({ before: 0, after: 2000 })).toBe(`new, ${kB(2000)}`);
+    expect(fileChangeInWords({ before: 2000, after: 0 })).toBe(`gone, ${kB(2000)}`);
+    expect(fileChangeInWords({ before: 2000, after: 4000 })).toBe(`${kB(2000)} → ${kB(4000)}`);
   });
   it("says when nothing did, and when there is none before", () => {
     const none = { files: [], came: [], went: [] };

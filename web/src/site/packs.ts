@@ -1,4 +1,5 @@
 import type { AskedRow, Flag } from "../shared/api/types";
+import { kB } from "../shared/parts/format";
 
 type Decided = Pick<AskedRow, "familyName" | "verdict"> & { slot: { label: string }; held: unknown[] };
 
@@ -11,10 +12,7 @@ export function notAllowed(rows: Decided[]): string[] {
 }
 
 /** What became of a file, in bytes. */
-export function fileChangeInWords(
-  { before, after }: { before: number; after: number },
-  kB: (bytes: number) => string,
-): string {
+export function fileChangeInWords({ before, after }: { before: number; after: number }): string {
   return before === 0
     ? `new, ${kB(after)}`
     : after === 0

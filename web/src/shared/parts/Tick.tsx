@@ -14,18 +14,26 @@ export function Tick<T extends FieldValues>({ control, name, label }: Props<T>) 
     <Controller
       name={name}
       control={control}
-      render={({ field }) => (
-        <FormControlLabel
-          label={label}
-          control={
-            <Checkbox
-              size="small"
-              checked={field.value}
-              onChange={(event) => field.onChange(event.target.checked)}
-            />
-          }
-        />
-      )}
+      render={({ field }) => <TickBox label={label} checked={field.value} onChange={field.onChange} />}
+    />
+  );
+}
+
+type BoxProps = {
+  label: string;
+  checked: boolean;
+  disabled?: boolean;
+  onChange: (checked: boolean) => void;
+};
+
+/** A yes or no by itself. */
+export function TickBox({ label, checked, disabled, onChange }: BoxProps) {
+  return (
+    <FormControlLabel
+      label={label}
+      control={
+        <Checkbox size="small" checked={checked} disabled={disabled} onChange={(_, now) => onChange(now)} />
+      }
     />
   );
 }

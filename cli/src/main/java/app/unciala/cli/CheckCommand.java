@@ -186,7 +186,7 @@ final class CheckCommand implements Callable<Integer> {
             given(json, run.main());
             json.writeName("also");
             json.writeStartArray();
-            run.given().stream().skip(1).forEach(given -> given(json, given));
+            run.others().forEach(given -> given(json, given));
             json.writeEndArray();
             json.writeName("rule");
             rule(json, style.familyRule());

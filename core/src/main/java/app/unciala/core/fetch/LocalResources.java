@@ -3,6 +3,7 @@ package app.unciala.core.fetch;
 import app.unciala.core.page.Resources;
 import java.io.IOException;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -52,7 +53,7 @@ public final class LocalResources implements Resources {
                     Map.of("content-type", type(found)),
                     Files.readAllBytes(found),
                     Optional.empty());
-        } catch (java.net.URISyntaxException | IllegalArgumentException e) {
+        } catch (URISyntaxException | IllegalArgumentException e) {
             return Resource.failed(url, "it is no address of a file");
         } catch (IOException e) {
             return Resource.failed(url, "it cannot be read: " + e.getMessage());

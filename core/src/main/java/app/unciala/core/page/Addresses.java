@@ -9,12 +9,15 @@ import org.jsoup.internal.StringUtil;
 
 /** Addresses as pages write them, with spaces and signs that a URI would not have. */
 final class Addresses {
+    /** Why mixed content is not asked for. */
+    static final String MIXED = "browsers load nothing over http: on a page that came over https:";
+
     private Addresses() {}
 
     /** An address as seen from another, without its fragment; nothing for one that leads nowhere. */
     static Optional<String> resolved(String address, String base) {
         String typed = address.strip().replaceAll("[\\t\\n\\r]", "");
-        if (typed.regionMatches(true, 0, "data:", 0, 5)) {
+        if (isInline(typed)) {
             return Optional.of(typed);
         }
         String url = StringUtil.resolve(base, typed).replaceAll("#.*$", "").replaceFirst("^file:/(?!/)", "file:///");
@@ -55,6 +58,19 @@ final class Addresses {
     }
 
     static boolean isSecure(String url) {
-        return url.regionMatches(true, 0, "https:", 0, 6);
+        return begins(url, "https:");
+    }
+
+    static boolean isInline(String url) {
+        return begins(url, "data:");
+    }
+
+    /** Whether browsers load nothing of it, as the page came by a secure connection and it would not (Mixed Content). */
+    static boolean isMixed(String page, String url) {
+        return isSecure(page) && begins(url, "http:");
+    }
+
+    private static boolean begins(String url, String start) {
+        return url.regionMatches(true, 0, start, 0, start.length());
     }
 }

@@ -10,10 +10,12 @@ import app.unciala.core.page.PageFonts.Loaded;
 import app.unciala.core.page.PageFonts.Tried;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.proof.ShareLinks;
+import com.google.common.hash.Hashing;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -70,7 +72,7 @@ final class FileFindings {
                             ? Optional.of(tried.url().replaceFirst("(?i)^http:", "https:"))
                             : Optional.empty());
         }
-        if (isInline(tried.url())) {
+        if (Addresses.isInline(tried.url())) {
             return;
         }
         Resource answer = tried.answer();
@@ -126,12 +128,9 @@ final class FileFindings {
     private void twice(PageFaces faces, PageFonts fonts) {
         Map<String, String> byBytes = new HashMap<>();
         for (Tried tried : fonts.all()) {
-            if (tried.font().isPresent() && !isInline(tried.url())) {
+            if (tried.font().isPresent() && !Addresses.isInline(tried.url())) {
                 String before = byBytes.putIfAbsent(
-                        com.google.common.hash.Hashing.sha256()
-                                .hashBytes(tried.font().get().bytes())
-                                .toString(),
-                        tried.url());
+                        Hashing.sha256().hashBytes(tried.font().get().bytes()).toString(), tried.url());
                 if (before != null) {
                     add(
                             Kind.DUPLICATE_FACE,
@@ -142,7 +141,7 @@ final class FileFindings {
         }
         Set<String> declared = new HashSet<>();
         for (PageFace face : faces.all()) {
-            String key = face.family().toLowerCase(java.util.Locale.ROOT) + " "
+            String key = face.family().toLowerCase(Locale.ROOT) + " "
                     + face.slot().key() + " "
                     + face.characters().map(Object::toString).orElse("");
             if (!declared.add(key)) {
@@ -211,17 +210,13 @@ final class FileFindings {
                 : Optional.empty();
     }
 
-    private static boolean isInline(String url) {
-        return url.regionMatches(true, 0, "data:", 0, 5);
-    }
-
     private static boolean isLocal(String url) {
         String host = Addresses.host(url);
         return host.equals("localhost") || host.startsWith("127.") || host.equals("[::1]");
     }
 
     private static String shown(String url) {
-        return isInline(url) ? "a data URL" : url;
+        return Addresses.isInline(url) ? "a data URL" : url;
     }
 
     private void add(Kind kind, String message, Optional<String> fix) {

@@ -4,7 +4,10 @@ import app.unciala.core.css.selector.Element;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -99,8 +102,8 @@ record PageDocument(
 
     private static @Nullable String known(@Nullable String charset) {
         try {
-            return charset != null && java.nio.charset.Charset.isSupported(charset) ? charset : null;
-        } catch (java.nio.charset.IllegalCharsetNameException e) {
+            return charset != null && Charset.isSupported(charset) ? charset : null;
+        } catch (IllegalCharsetNameException e) {
             return null;
         }
     }
@@ -237,11 +240,11 @@ record PageDocument(
         }
 
         private void link(Element element) {
-            Set<String> relations = Set.of(element.attribute("rel")
+            Set<String> relations = Set.copyOf(Arrays.asList(element.attribute("rel")
                     .orElse("")
                     .toLowerCase(Locale.ROOT)
                     .strip()
-                    .split("\\s+"));
+                    .split("\\s+")));
             String address = element.attribute("href").orElse("").strip();
             if (address.isEmpty()) {
                 return;

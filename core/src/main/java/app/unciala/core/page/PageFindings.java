@@ -4,6 +4,7 @@ import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.Resources.Resource;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Gathers what is wrong with the fonts of a page. */
@@ -23,7 +24,7 @@ final class PageFindings {
                         Kind.GIVEN_UP,
                         "The page has more elements, rules or slow selectors than are read; what is said of the rest of it"
                                 + " is not known to be true.",
-                        java.util.Optional.empty()))
+                        Optional.empty()))
                 : Stream.empty();
         return Stream.of(
                         RunFindings.find(runs, faces),

@@ -1,6 +1,5 @@
 package app.unciala.core.page;
 
-import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFile;
 import app.unciala.core.font.FontFormat;
@@ -12,6 +11,7 @@ import app.unciala.core.font.soundness.Soundness;
 import app.unciala.core.page.PageFaces.PageFace;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.LinkedHashMap;
@@ -87,14 +87,10 @@ final class PageFonts {
     }
 
     private Tried fetched(String url) {
-        if (Addresses.isSecure(page) && url.regionMatches(true, 0, "http:", 0, 5)) {
-            return failed(
-                    url,
-                    Resource.failed(url, "not asked for"),
-                    Failure.MIXED_CONTENT,
-                    "browsers load nothing over http: on a page that came over https:");
+        if (Addresses.isMixed(page, url)) {
+            return failed(url, Resource.failed(url, Addresses.MIXED), Failure.MIXED_CONTENT, Addresses.MIXED);
         }
-        Resource answer = url.regionMatches(true, 0, "data:", 0, 5) ? inline(url) : resources.get(url, Use.FONT);
+        Resource answer = Addresses.isInline(url) ? inline(url) : resources.get(url, Use.FONT);
         if (!answer.isFound()) {
             return failed(url, answer, Failure.UNREACHABLE, answer.why());
         }
@@ -155,7 +151,7 @@ final class PageFonts {
     }
 
     /** Whether there is a page, such as one to sign in, where a font should be. */
-    static boolean isPage(Resource answer) {
+    private static boolean isPage(Resource answer) {
         String start = new String(answer.bytes(), 0, Math.min(512, answer.bytes().length), StandardCharsets.ISO_8859_1)
                 .strip()
                 .toLowerCase(Locale.ROOT);
@@ -179,7 +175,7 @@ final class PageFonts {
     }
 
     private static byte[] unescaped(String text) {
-        java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             if (c == '%' && i + 2 < text.length()) {
@@ -190,10 +186,5 @@ final class PageFonts {
             }
         }
         return out.toByteArray();
-    }
-
-    /** What a file says of itself. */
-    static FaceReport report(Loaded font) {
-        return FaceReport.of(FontReader.read(font.bytes()).faces().get(0));
     }
 }

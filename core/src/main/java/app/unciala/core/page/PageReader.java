@@ -98,10 +98,8 @@ public final class PageReader {
         if (url.isEmpty() || sheets.size() >= MOST_SHEETS) {
             return Optional.empty();
         }
-        if (Addresses.isSecure(page) && url.get().regionMatches(true, 0, "http:", 0, 5)) {
-            sheets.putIfAbsent(
-                    url.get(),
-                    Resource.failed(url.get(), "browsers load nothing over http: on a page that came over https:"));
+        if (Addresses.isMixed(page, url.get())) {
+            sheets.putIfAbsent(url.get(), Resource.failed(url.get(), Addresses.MIXED));
             return Optional.empty();
         }
         Resource answer = sheets.computeIfAbsent(url.get(), asked -> resources.get(asked, Use.STYLE_SHEET));

@@ -15,6 +15,8 @@ import java.util.Optional;
  * @param given what paints it: the face of most of its characters first
  */
 public record Run(String text, String path, TextStyle style, List<Given> given) {
+    private static final String ELEMENT_BEFORE = " > ";
+
     /**
      * What visitors get.
      *
@@ -36,6 +38,16 @@ public record Run(String text, String path, TextStyle style, List<Given> given) 
         public boolean isSystem() {
             return url.isEmpty();
         }
+    }
+
+    /** The last part of its path: the element itself. */
+    public String element() {
+        return path.substring(path.lastIndexOf(ELEMENT_BEFORE) < 0 ? 0 : path.lastIndexOf(ELEMENT_BEFORE) + 3);
+    }
+
+    /** What paints the rest of it. */
+    public List<Given> others() {
+        return given.subList(1, given.size());
     }
 
     /** What paints most of it. */

@@ -12,9 +12,9 @@ import app.unciala.core.page.Run.Given;
 import app.unciala.core.proof.Names;
 import app.unciala.core.sentence.Sentences;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -113,8 +113,6 @@ final class RunFindings {
 
     private void faked(Run run, Given main) {
         TextStyle style = run.style();
-        String element = run.path()
-                .substring(run.path().lastIndexOf(" > ") < 0 ? 0 : run.path().lastIndexOf(" > ") + 3);
         if (main.synthesized().contains("bold")) {
             add(
                     run,
@@ -122,7 +120,7 @@ final class RunFindings {
                     asked(run) + " is asked, and " + name(main) + " with a faked bold is given: no rule declares "
                             + Numbers.plain(style.weight()) + at(main) + ".",
                     Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-weight: "
-                            + Numbers.plain(style.weight()) + "; … } or " + element + " { font-weight: "
+                            + Numbers.plain(style.weight()) + "; … } or " + run.element() + " { font-weight: "
                             + Numbers.plain(main.weight()) + " }"));
         }
         if (main.synthesized().contains("oblique")) {
@@ -132,7 +130,7 @@ final class RunFindings {
                     asked(run) + " is asked, and " + name(main) + " with a faked slant is given: no rule declares an "
                             + style.slope().key() + at(main) + ".",
                     Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-style: "
-                            + style.slope().css() + "; … } or " + element + " { font-style: normal }"));
+                            + style.slope().css() + "; … } or " + run.element() + " { font-style: normal }"));
         }
     }
 
@@ -187,15 +185,15 @@ final class RunFindings {
                         + " }"));
     }
 
-    /** The declared name that is nearest: the same but for case, hyphens and spaces, a letter, or words of style. */
+    /** The declared name that was probably meant; one may have a word more than the other. */
     private Optional<String> nearest(String name) {
-        String plain = Names.plain(name);
-        return faces.names().stream()
-                .filter(declared -> {
-                    String other = Names.plain(declared);
-                    return other.startsWith(plain) || plain.startsWith(other) || Names.distance(other, plain) <= 2;
-                })
-                .min(Comparator.comparingInt(declared -> Names.distance(Names.plain(declared), plain)));
+        return Names.near(name, faces.names()).or(() -> faces.names().stream()
+                .filter(declared -> beginsWith(declared, name) || beginsWith(name, declared))
+                .findFirst());
+    }
+
+    private static boolean beginsWith(String name, String start) {
+        return name.toLowerCase(Locale.ROOT).startsWith(start.toLowerCase(Locale.ROOT) + " ");
     }
 
     private void add(Run run, Kind kind, String message, Optional<String> fix) {

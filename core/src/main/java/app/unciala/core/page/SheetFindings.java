@@ -15,7 +15,7 @@ final class SheetFindings {
         List<PageFinding> found = new ArrayList<>();
         for (Resource sheet : sheets) {
             if (!sheet.isFound()) {
-                boolean mixed = Addresses.isSecure(page) && sheet.url().startsWith("http:");
+                boolean mixed = Addresses.isMixed(page, sheet.url());
                 found.add(PageFinding.of(
                         mixed ? Kind.MIXED_CONTENT : Kind.UNREACHABLE,
                         "The style sheet at " + sheet.url() + " cannot be used: " + sheet.why() + ".",

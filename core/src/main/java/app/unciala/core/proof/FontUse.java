@@ -1,5 +1,6 @@
 package app.unciala.core.proof;
 
+import app.unciala.core.css.Keywords;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
 import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
@@ -28,8 +29,7 @@ record FontUse(
         List<String> subjects,
         Optional<Double> weight,
         Optional<Slope> slope) {
-    private static final Set<String> SIZES = Set.of(
-            "xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large", "smaller", "larger");
+    private static final Set<String> RELATIVE_SIZES = Set.of("smaller", "larger");
 
     /** Elements that browsers set in bold, and in italic, unasked (HTML, "Rendering"). */
     private static final Set<String> BOLD = Set.of("h1", "h2", "h3", "h4", "h5", "h6", "b", "strong", "th");
@@ -69,7 +69,7 @@ record FontUse(
             Token token = value.get(i);
             boolean size = token.is(Kind.DIMENSION) && !token.value().equalsIgnoreCase("deg")
                     || token.is(Kind.PERCENTAGE)
-                    || token.is(Kind.IDENT) && SIZES.contains(token.value().toLowerCase(Locale.ROOT));
+                    || token.is(Kind.IDENT) && isSize(token.value().toLowerCase(Locale.ROOT));
             if (token.is(Kind.FUNCTION)) {
                 return 0;
             }
@@ -78,6 +78,10 @@ record FontUse(
             }
         }
         return 0;
+    }
+
+    private static boolean isSize(String word) {
+        return Keywords.SIZES.contains(word) || RELATIVE_SIZES.contains(word);
     }
 
     private static int afterLineHeight(List<Token> value, int from) {

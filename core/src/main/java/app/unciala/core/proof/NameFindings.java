@@ -85,7 +85,9 @@ final class NameFindings {
                 continue;
             }
             if (!isDeclared(name) && told.add(name.start())) {
-                Optional<String> near = near(name);
+                Optional<String> near = name.isSystem()
+                        ? Names.same(name.text(), fonts.declaredFamilies())
+                        : Names.near(name.text(), fonts.declaredFamilies());
                 if (near.isPresent()) {
                     found.add(mismatch(use, name, near.get()));
                 } else if (leads && !name.isSystem() && !anyDeclared && !imports && !ofIcons) {
@@ -103,32 +105,6 @@ final class NameFindings {
 
     private boolean isDeclared(Name name) {
         return fonts.declaredFamilies().contains(name.text());
-    }
-
-    private Optional<String> near(Name name) {
-        String plain = Names.plain(name.text());
-        List<String> families = fonts.declaredFamilies();
-        Optional<String> same = families.stream()
-                .filter(family -> Names.plain(family).equals(plain))
-                .findFirst();
-        if (same.isPresent() || name.isSystem()) {
-            return same;
-        }
-        Optional<String> withoutStyle = WordsOfStyle.divide(name.text())
-                .map(divided -> Names.plain(divided.family()))
-                .flatMap(family -> families.stream()
-                        .filter(one -> Names.plain(one).equals(family))
-                        .findFirst());
-        int most = plain.length() < 5 ? 1 : 2;
-        return withoutStyle
-                .or(() -> families.stream()
-                        .filter(family -> WordsOfStyle.divide(family)
-                                .filter(divided -> Names.plain(divided.family()).equals(plain))
-                                .isPresent())
-                        .findFirst())
-                .or(() -> families.stream()
-                        .filter(family -> plain.length() > 2 && Names.distance(Names.plain(family), plain) <= most)
-                        .findFirst());
     }
 
     private Finding mismatch(FontUse use, Name name, String near) {

@@ -1,38 +1,22 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.css.CssText;
-import app.unciala.core.css.GenericFamily;
+import app.unciala.core.css.Keywords;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
 import app.unciala.core.search.WrongLetters;
 import java.text.Normalizer;
-import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Family names as style sheets write them, compared as people mistake them. */
 public final class Names {
-    private static final Set<String> GENERIC = Stream.concat(
-                    Arrays.stream(GenericFamily.values()).map(GenericFamily::css),
-                    Stream.of(
-                            "fantasy",
-                            "math",
-                            "emoji",
-                            "fangsong",
-                            "ui-serif",
-                            "ui-sans-serif",
-                            "ui-monospace",
-                            "ui-rounded",
-                            "-apple-system",
-                            "blinkmacsystemfont"))
-            .collect(Collectors.toUnmodifiableSet());
-
-    private static final Set<String> CSS_WIDE =
-            Set.of("inherit", "initial", "unset", "revert", "revert-layer", "default");
+    /** Names of the system's own font, which stand for no family of this name. */
+    private static final Set<String> SYSTEM_FONT = Set.of("-apple-system", "blinkmacsystemfont");
 
     /** Families that come with operating systems, in small letters. */
     private static final Set<String> SYSTEM = Set.of(
@@ -160,11 +144,12 @@ public final class Names {
         }
 
         public boolean isGeneric() {
-            return !quoted() && GENERIC.contains(text.toLowerCase(Locale.ROOT));
+            return !quoted() && Names.isGeneric(text.toLowerCase(Locale.ROOT));
         }
 
         boolean isCssWide() {
-            return !quoted() && CSS_WIDE.contains(text.toLowerCase(Locale.ROOT));
+            return !quoted()
+                    && (Keywords.WIDE.contains(folded(text)) || folded(text).equals("default"));
         }
 
         public boolean isSystem() {
@@ -180,9 +165,13 @@ public final class Names {
         }
     }
 
+    private static boolean isGeneric(String folded) {
+        return Keywords.GENERIC_FAMILIES.contains(folded) || SYSTEM_FONT.contains(folded);
+    }
+
     /** Whether a family of this name, in small letters, comes with operating systems. */
     public static boolean isOfSystems(String folded) {
-        return SYSTEM.contains(folded) || GENERIC.contains(folded);
+        return SYSTEM.contains(folded) || isGeneric(folded);
     }
 
     /** Reads one entry of a list of families: a string, or identifiers with spaces between. */
@@ -224,19 +213,41 @@ public final class Names {
         return CssText.quote(family);
     }
 
-    public static String folded(String name) {
+    static String folded(String name) {
         return name.strip().toLowerCase(Locale.ROOT);
     }
 
     /** Letters and digits only, without accents: the same for names that differ in case, hyphens or spaces. */
-    public static String plain(String name) {
+    static String plain(String name) {
         return Normalizer.normalize(name, Normalizer.Form.NFD)
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{Nd}]", "");
     }
 
+    /** The family whose name differs in case, hyphens, spaces and accents only. */
+    static Optional<String> same(String name, Collection<String> families) {
+        String plain = plain(name);
+        return families.stream().filter(family -> plain(family).equals(plain)).findFirst();
+    }
+
+    /** The family that was probably meant: the same but for case and signs, for words of style, or for a letter or two. */
+    public static Optional<String> near(String name, Collection<String> families) {
+        String plain = plain(name);
+        int most = plain.length() < 5 ? 1 : 2;
+        return same(name, families)
+                .or(() -> WordsOfStyle.divide(name).flatMap(divided -> same(divided.family(), families)))
+                .or(() -> families.stream()
+                        .filter(family -> WordsOfStyle.divide(family)
+                                .filter(divided -> plain(divided.family()).equals(plain))
+                                .isPresent())
+                        .findFirst())
+                .or(() -> families.stream()
+                        .filter(family -> plain.length() > 2 && distance(plain(family), plain) <= most)
+                        .findFirst());
+    }
+
     /** How many letters are wrong between two names, counted up to 3. */
-    public static int distance(String a, String b) {
+    static int distance(String a, String b) {
         return WrongLetters.between(a, b, 2);
     }
 }

@@ -1,31 +1,22 @@
 package app.unciala.core.proof;
 
+import app.unciala.core.css.Keywords;
 import app.unciala.core.face.StyleNames;
 import app.unciala.core.face.StyleNames.Said;
 import java.util.Arrays;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
 /** The words for weights, widths and slopes in descriptors, and at the end of family and file names. */
 final class WordsOfStyle {
-    /** CSS Fonts 4, sections 2.2 and 2.3. */
-    private static final Map<String, Double> KEYWORDS = Map.ofEntries(
-            Map.entry("bold", 700.0),
-            Map.entry("ultra-condensed", 50.0),
-            Map.entry("extra-condensed", 62.5),
-            Map.entry("condensed", 75.0),
-            Map.entry("semi-condensed", 87.5),
-            Map.entry("semi-expanded", 112.5),
-            Map.entry("expanded", 125.0),
-            Map.entry("extra-expanded", 150.0),
-            Map.entry("ultra-expanded", 200.0));
-
     private WordsOfStyle() {}
 
     /** The number of a keyword; {@code normal} and unknown words have none, and mean what nothing means. */
     static Optional<Double> number(String keyword) {
-        return Optional.ofNullable(KEYWORDS.get(keyword.toLowerCase(Locale.ROOT)));
+        String word = keyword.toLowerCase(Locale.ROOT);
+        return word.equals("normal")
+                ? Optional.empty()
+                : word.equals("bold") ? Optional.of(700.0) : Optional.ofNullable(Keywords.WIDTHS.get(word));
     }
 
     /** A family name divided in what names the family, and what the rest says of the style. */

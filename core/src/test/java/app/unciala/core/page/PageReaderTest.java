@@ -179,6 +179,23 @@ class PageReaderTest {
     }
 
     @Test
+    void aNameWithAWordMoreOrAStyleIsNearTheDeclaredOne() {
+        serve("r.ttf", REGULAR);
+        for (String name : List.of("Harrow Web", "Harrow Bold", "harow", "Har-row")) {
+            List<PageFinding> found = read("<!doctype html><style>@font-face { font-family: Harrow; src: url(r.ttf) }"
+                            + " p { font-family: '" + name + "', serif }</style><p>x")
+                    .findings();
+            assertThat(found.get(0).fix()).as(name).contains("p { font-family: \"Harrow\", serif }");
+        }
+        assertThat(read("<!doctype html><style>@font-face { font-family: V; src: url(r.ttf) }"
+                                + " p { font-family: Vellum, serif }</style><p>x")
+                        .findings()
+                        .get(0)
+                        .fix())
+                .isEmpty();
+    }
+
+    @Test
     void equalCausesAreOneFinding() {
         serve("r.ttf", REGULAR);
         List<PageFinding> found = read("""
@@ -228,6 +245,7 @@ class PageReaderTest {
                 "<template><p>x</template>",
                 "<select><option>x</select>",
                 "<font face=A size=+2>x</font>",
+                "<link rel='stylesheet stylesheet' href=x.css class='a a'><p class='b b'>x",
                 "<style>@font-face{}@font-face{font-family:A}@font-face{src:url()}@font-face{font-family:A;src:url(}</style>x"
             })
     void damagedPagesAreReadAsFarAsTheyGo(String html) {

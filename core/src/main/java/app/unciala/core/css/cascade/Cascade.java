@@ -1,10 +1,11 @@
 package app.unciala.core.css.cascade;
 
+import app.unciala.core.css.Keywords;
+import app.unciala.core.css.cascade.CascadedValues.CascadedValue;
 import app.unciala.core.css.cascade.PageSheets.Registered;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
 import app.unciala.core.css.cascade.TextStyle.Transform;
-import app.unciala.core.css.cascade.Values.Said;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Matching;
@@ -31,9 +32,6 @@ public final class Cascade {
 
     private static final String BROWSER = browserStyles();
     private static final String QUIRKS = "table { font-size: medium; font-weight: normal; font-style: normal }";
-    private static final List<String> SIZES_OF_FONT =
-            List.of("x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large");
-
     private static final Set<String> DRAWN = Set.of("svg", "g", "text", "tspan", "textpath");
     private static final List<String> PRESENTATION =
             List.of("font-family", "font-size", "font-weight", "font-style", "font-stretch", "visibility", "display");
@@ -91,27 +89,27 @@ public final class Cascade {
 
     /** The style of a pseudo-element, such as {@code before}; nothing where no rule speaks of it. */
     public Optional<TextStyle> ofPseudoElement(String name, Element element, TextStyle parent) {
-        Candidates found = candidates(element, name);
+        DeclaredValues found = candidates(element, name);
         return found.isEmpty() ? Optional.empty() : Optional.of(computed(found, parent));
     }
 
-    private Candidates candidates(Element element, String pseudo) {
-        Candidates found = new Candidates();
+    private DeclaredValues candidates(Element element, String pseudo) {
+        DeclaredValues found = new DeclaredValues();
         collect(browserRules, element, pseudo, found);
         collect(rules, element, pseudo, found);
         if (pseudo.isEmpty()) {
             element.attribute("style")
-                    .ifPresent(text -> found.addAll(block(text, element), Candidates.AFTER_ALL_LAYERS));
+                    .ifPresent(text -> found.addAll(block(text, element), DeclaredValues.AFTER_ALL_LAYERS));
             String hints = hints(element);
             if (!hints.isEmpty()) {
-                found.addAll(block(hints, element), Candidates.BEFORE_ALL_LAYERS);
+                found.addAll(block(hints, element), DeclaredValues.BEFORE_ALL_LAYERS);
             }
         }
         found.order();
         return found;
     }
 
-    private void collect(StyleRules from, Element element, String pseudo, Candidates found) {
+    private void collect(StyleRules from, Element element, String pseudo, DeclaredValues found) {
         from.forEach(element, pseudo, selected -> {
             Selector selector = selected.selector();
             if (selector.matches(element, matching)) {
@@ -156,39 +154,39 @@ public final class Cascade {
             return family;
         }
         int number = Integer.parseInt(size) + (Character.isDigit(size.charAt(0)) ? 0 : 3);
-        return family + "font-size:" + SIZES_OF_FONT.get(Math.max(1, Math.min(7, number)) - 1);
+        return family + "font-size:" + Keywords.SIZES.get(Math.max(1, Math.min(7, number)));
     }
 
-    private TextStyle computed(Candidates found, TextStyle parent) {
+    private TextStyle computed(DeclaredValues found, TextStyle parent) {
         Variables variables = variables(found, parent);
-        Values values = new Values(found, variables);
+        CascadedValues values = new CascadedValues(found, variables);
         Lengths lengths = new Lengths(parent.size(), rootSize, parent.size(), viewport);
-        Said<List<FamilyName>> said = values.said(Property.FAMILY, FamilyName::list);
+        CascadedValue<List<FamilyName>> said = values.of(Property.FAMILY, FamilyName::list);
         List<FamilyName> families = said.or(parent.families(), TextStyle.INITIAL.families());
         FontSize.Family family = FontSize.Family.of(families, quirks);
-        FontSize size = values.said(Property.SIZE, value -> FontSize.said(value, parent, family, lengths)
+        FontSize size = values.of(Property.SIZE, value -> FontSize.said(value, parent, family, lengths)
                         .map(own -> own.afterChange(parent.isMonospace(), family)))
                 .or(FontSize.inherited(parent, family), FontSize.initial(family));
         return new TextStyle(
                 families,
                 said.isInherited() ? parent.familyRules() : said.rules(),
                 size.pixels(),
-                values.said(Property.WEIGHT, value -> weight(value, parent, lengths))
+                values.of(Property.WEIGHT, value -> weight(value, parent, lengths))
                         .or(parent.weight(), 400.0),
-                values.said(Property.STYLE, FontValues::style).or(parent.slope(), Slope.UPRIGHT),
-                values.said(Property.WIDTH, value -> boxed(FontValues.width(value)))
+                values.of(Property.STYLE, FontValues::style).or(parent.slope(), Slope.UPRIGHT),
+                values.of(Property.WIDTH, value -> boxed(FontValues.width(value)))
                         .or(parent.width(), 100.0),
-                values.said(Property.FAKES_BOLD, Cascade::isAuto).or(parent.fakesBold(), true),
-                values.said(Property.FAKES_SLOPE, Cascade::isAuto).or(parent.fakesSlope(), true),
-                values.said(Property.TRANSFORM, Cascade::transform).or(parent.transform(), Transform.NONE),
-                values.said(Property.VISIBILITY, Cascade::isVisible).or(parent.isVisible(), true),
-                values.said(Property.DISPLAY, Cascade::hasBox).or(parent.hasBox(), true),
-                values.said(Property.CONTENT, Cascade::content).or(Optional.empty(), Optional.empty()),
+                values.of(Property.FAKES_BOLD, Cascade::isAuto).or(parent.fakesBold(), true),
+                values.of(Property.FAKES_SLOPE, Cascade::isAuto).or(parent.fakesSlope(), true),
+                values.of(Property.TRANSFORM, Cascade::transform).or(parent.transform(), Transform.NONE),
+                values.of(Property.VISIBILITY, Cascade::isVisible).or(parent.isVisible(), true),
+                values.of(Property.DISPLAY, Cascade::hasBox).or(parent.hasBox(), true),
+                values.of(Property.CONTENT, Cascade::content).or(Optional.empty(), Optional.empty()),
                 size.origin(),
                 variables);
     }
 
-    private Variables variables(Candidates found, TextStyle parent) {
+    private Variables variables(DeclaredValues found, TextStyle parent) {
         Map<String, String> declared = new HashMap<>();
         registered.forEach((name, said) -> {
             if (!said.inherits()) {

@@ -4,7 +4,6 @@ import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
 import app.unciala.core.css.syntax.Token;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -29,8 +28,7 @@ record Entry(
         List<Entry> entries = new ArrayList<>();
         if (Variables.refers(value)) {
             String text = sheet.source(value);
-            Arrays.stream(Property.values())
-                    .filter(property -> property.isSaidBy(name))
+            Property.saidBy(name)
                     .forEach(property -> entries.add(new Entry(property, name, value, text, true, important)));
         } else {
             FontValues.expanded(name, value)

@@ -1,5 +1,6 @@
 package app.unciala.core.css.cascade;
 
+import app.unciala.core.css.Keywords;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
@@ -7,30 +8,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /** One entry of a {@code font-family} value: the name of a family, or a generic family (CSS Fonts 4, section 2.1). */
 public record FamilyName(String name, boolean isGeneric) {
-    private static final Set<String> GENERIC = Set.of(
-            "serif",
-            "sans-serif",
-            "cursive",
-            "fantasy",
-            "monospace",
-            "system-ui",
-            "ui-serif",
-            "ui-sans-serif",
-            "ui-monospace",
-            "ui-rounded",
-            "math",
-            "emoji",
-            "fangsong",
-            "-webkit-body",
-            "-webkit-standard");
-    private static final Set<String> RESERVED =
-            Set.of("initial", "inherit", "unset", "revert", "revert-layer", "default");
-
     /** A list as it is written in a declaration; nothing when browsers do not take it. */
     public static Optional<List<FamilyName>> list(List<Token> value) {
         List<FamilyName> names = new ArrayList<>();
@@ -59,10 +40,10 @@ public record FamilyName(String name, boolean isGeneric) {
             return Optional.empty();
         }
         String first = words.get(0).value().toLowerCase(Locale.ROOT);
-        if (words.size() == 1 && GENERIC.contains(first)) {
+        if (words.size() == 1 && Keywords.GENERIC_FAMILIES.contains(first)) {
             return Optional.of(new FamilyName(first, true));
         }
-        return words.size() == 1 && RESERVED.contains(first)
+        return words.size() == 1 && (Keywords.WIDE.contains(first) || first.equals("default"))
                 ? Optional.empty()
                 : Optional.of(new FamilyName(words.stream().map(Token::value).collect(Collectors.joining(" ")), false));
     }

@@ -1,5 +1,6 @@
 package app.unciala.core.css.cascade;
 
+import app.unciala.core.css.Keywords;
 import app.unciala.core.css.cascade.TextStyle.SizeOrigin;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
@@ -13,8 +14,6 @@ import java.util.Set;
 record FontSize(double pixels, SizeOrigin origin) {
     static final int MEDIUM = 3;
 
-    private static final List<String> KEYWORDS =
-            List.of("xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large");
     private static final double[] PROPORTIONAL = {9, 10, 13, 16, 18, 24, 32, 48};
     private static final double[] FIXED = {9, 10, 12, 13, 16, 20, 26, 39};
     private static final double[] FIXED_IN_QUIRKS = {9, 9, 10, 13, 16, 20, 26, 40};
@@ -54,7 +53,7 @@ record FontSize(double pixels, SizeOrigin origin) {
     static Optional<FontSize> said(List<Token> value, TextStyle parent, Family family, Lengths lengths) {
         Optional<String> word = FontValues.word(value);
         if (word.isPresent()) {
-            int place = KEYWORDS.indexOf(word.get());
+            int place = Keywords.SIZES.indexOf(word.get());
             if (place >= 0) {
                 return Optional.of(new FontSize(keyword(place, family), new SizeOrigin(place, false)));
             }

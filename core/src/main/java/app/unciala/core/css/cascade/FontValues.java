@@ -1,5 +1,6 @@
 package app.unciala.core.css.cascade;
 
+import app.unciala.core.css.Keywords;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
@@ -15,16 +16,6 @@ import java.util.Set;
 
 /** Reads the values of the font properties (CSS Fonts 4, section 2). */
 final class FontValues {
-    private static final Map<String, Double> WIDTHS = Map.of(
-            "ultra-condensed", 50.0,
-            "extra-condensed", 62.5,
-            "condensed", 75.0,
-            "semi-condensed", 87.5,
-            "normal", 100.0,
-            "semi-expanded", 112.5,
-            "expanded", 125.0,
-            "extra-expanded", 150.0,
-            "ultra-expanded", 200.0);
     private static final Set<String> SYSTEM_FONTS =
             Set.of("caption", "icon", "menu", "message-box", "small-caption", "status-bar");
     private static final List<Token> NORMAL = StyleSheet.tokens("normal");
@@ -102,7 +93,7 @@ final class FontValues {
 
     /** The width in percent. */
     static OptionalDouble width(List<Token> value) {
-        Optional<Double> named = word(value).map(WIDTHS::get);
+        Optional<Double> named = word(value).map(Keywords.WIDTHS::get);
         if (named.isPresent()) {
             return OptionalDouble.of(named.get());
         }
@@ -120,43 +111,36 @@ final class FontValues {
                 : Optional.empty();
     }
 
-    /** The keywords that every property takes (CSS Cascading 5, section 7.3). */
+    /** Whether a value is a keyword that every property takes. */
     static boolean isWide(List<Token> value) {
-        return word(value)
-                .filter(word -> Set.of("initial", "inherit", "unset", "revert", "revert-layer")
-                        .contains(word))
-                .isPresent();
+        return word(value).filter(Keywords.WIDE::contains).isPresent();
     }
 
     /** What a declaration says of each property, a shorthand of several; nothing when browsers do not take it. */
     static Map<Property, List<Token>> expanded(String name, List<Token> value) {
         Map<Property, List<Token>> parts = new EnumMap<>(Property.class);
-        Property property = Property.named(name);
-        if (property != null) {
-            parts.put(property, value);
-        } else if (name.equals("all")) {
-            if (isWide(value)) {
-                for (Property each : Property.values()) {
-                    parts.put(each, value);
+        switch (name) {
+            case "font" -> font(value, parts);
+            case "font-synthesis" -> {
+                boolean weight = value.stream().anyMatch(token -> token.isIdent("weight"));
+                boolean style = value.stream().anyMatch(token -> token.isIdent("style"));
+                parts.put(Property.FAKES_BOLD, isWide(value) ? value : weight ? AUTO : NONE);
+                parts.put(Property.FAKES_SLOPE, isWide(value) ? value : style ? AUTO : NONE);
+            }
+            case "all" -> {
+                if (isWide(value)) {
+                    Property.saidBy(name).forEach(property -> parts.put(property, value));
                 }
             }
-        } else if (name.equals("font-synthesis")) {
-            boolean weight = value.stream().anyMatch(token -> token.isIdent("weight"));
-            boolean style = value.stream().anyMatch(token -> token.isIdent("style"));
-            parts.put(Property.FAKES_BOLD, isWide(value) ? value : weight ? AUTO : NONE);
-            parts.put(Property.FAKES_SLOPE, isWide(value) ? value : style ? AUTO : NONE);
-        } else if (name.equals("font")) {
-            font(value, parts);
+            default -> Property.saidBy(name).forEach(property -> parts.put(property, value));
         }
         return parts;
     }
 
     /** Section 2.7. */
     private static void font(List<Token> value, Map<Property, List<Token>> parts) {
-        List<Property> longhands =
-                List.of(Property.FAMILY, Property.SIZE, Property.WEIGHT, Property.STYLE, Property.WIDTH);
         if (isWide(value)) {
-            longhands.forEach(property -> parts.put(property, value));
+            Property.saidBy("font").forEach(property -> parts.put(property, value));
             return;
         }
         if (word(value).filter(SYSTEM_FONTS::contains).isPresent()) {
@@ -218,7 +202,7 @@ final class FontValues {
             case "italic", "oblique" -> parts.put(Property.STYLE, one);
             case "bold", "bolder", "lighter" -> parts.put(Property.WEIGHT, one);
             default -> {
-                if (!WIDTHS.containsKey(word.get())) {
+                if (!Keywords.WIDTHS.containsKey(word.get())) {
                     return false;
                 }
                 parts.put(Property.WIDTH, one);

@@ -1,10 +1,10 @@
 package app.unciala.core.css.cascade;
 
 import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
+import java.util.Set;
 
 /** A property that is worked out for every element. */
 enum Property {
@@ -20,8 +20,8 @@ enum Property {
     DISPLAY("display", false),
     CONTENT("content", false);
 
-    private static final Map<String, Property> BY_NAME =
-            Arrays.stream(values()).collect(Collectors.toMap(property -> property.css, Function.identity()));
+    /** What the declarations of a name say something of: the property of that name, or those of a shorthand. */
+    private static final Map<String, Set<Property>> SAID_BY = saidBy();
 
     private final String css;
     private final boolean inherited;
@@ -35,28 +35,23 @@ enum Property {
         return inherited;
     }
 
-    /** Whether a declaration of this name says something of one of the properties. */
+    /** The properties that declarations of a name say something of; none where nobody reads them. */
+    static Set<Property> saidBy(String name) {
+        return SAID_BY.getOrDefault(name, Set.of());
+    }
+
+    /** Whether declarations of a name are read: those of the properties, and of custom ones. */
     static boolean isRead(String name) {
-        return name.startsWith("--")
-                || BY_NAME.containsKey(name)
-                || name.equals("font")
-                || name.equals("font-width")
-                || name.equals("font-synthesis")
-                || name.equals("all");
+        return name.startsWith("--") || SAID_BY.containsKey(name);
     }
 
-    /** Whether a declaration of this name says something of it. */
-    boolean isSaidBy(String name) {
-        return switch (name) {
-            case "font" -> this == FAMILY || this == SIZE || this == WEIGHT || this == STYLE || this == WIDTH;
-            case "font-synthesis" -> this == FAKES_BOLD || this == FAKES_SLOPE;
-            case "all" -> true;
-            default -> named(name) == this;
-        };
-    }
-
-    /** The property of a name that is no shorthand; null for any other name. */
-    static @Nullable Property named(String name) {
-        return name.equals("font-width") ? WIDTH : BY_NAME.get(name);
+    private static Map<String, Set<Property>> saidBy() {
+        Map<String, Set<Property>> names = new HashMap<>();
+        Arrays.stream(values()).forEach(property -> names.put(property.css, EnumSet.of(property)));
+        names.put("font-width", EnumSet.of(WIDTH));
+        names.put("font", EnumSet.of(FAMILY, SIZE, WEIGHT, STYLE, WIDTH));
+        names.put("font-synthesis", EnumSet.of(FAKES_BOLD, FAKES_SLOPE));
+        names.put("all", EnumSet.allOf(Property.class));
+        return names;
     }
 }

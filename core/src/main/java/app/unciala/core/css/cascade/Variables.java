@@ -6,6 +6,7 @@ import app.unciala.core.css.syntax.Token.Kind;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -75,7 +76,7 @@ final class Variables {
                 return Optional.empty();
             }
             Optional<String> result =
-                    switch (declared.get(name).strip().toLowerCase(java.util.Locale.ROOT)) {
+                    switch (declared.get(name).strip().toLowerCase(Locale.ROOT)) {
                         case "initial" -> Optional.empty();
                         case "inherit", "unset", "revert", "revert-layer" -> value(name);
                         default -> substituted(declared.get(name));

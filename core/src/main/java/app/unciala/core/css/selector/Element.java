@@ -24,7 +24,7 @@ public final class Element {
     private final Map<String, Integer> types = new HashMap<>();
     private int index;
     private int indexOfType;
-    private final KeyFilter above;
+    private final AncestorFilter above;
     private boolean hasText;
 
     private Element(String tag, Map<String, String> attributes, @Nullable Element parent, int line) {
@@ -33,7 +33,7 @@ public final class Element {
         this.parent = parent;
         this.line = line;
         classes = classes(attributes.get("class"));
-        above = parent == null ? KeyFilter.NOTHING : parent.above.with(parent.keys());
+        above = parent == null ? AncestorFilter.NOTHING : parent.above.with(parent.keys());
     }
 
     private List<Key> keys() {
@@ -47,7 +47,7 @@ public final class Element {
     }
 
     /** The ids, classes and types of the elements around it. */
-    KeyFilter keysAbove() {
+    AncestorFilter keysAbove() {
         return above;
     }
 

@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param text as it was written
  * @param needed what has to be around an element that it matches
  */
-public record Selector(List<Step> steps, Optional<String> pseudoElement, String text, KeyFilter needed) {
+public record Selector(List<Step> steps, Optional<String> pseudoElement, String text, AncestorFilter needed) {
     /** What stands between two compounds. */
     enum Combinator {
         DESCENDANT,
@@ -50,7 +50,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
     }
 
     /** What has to be around an element: of each compound that stands for an ancestor one thing. */
-    private static KeyFilter needed(List<Step> steps) {
+    private static AncestorFilter needed(List<Step> steps) {
         List<Key> keys = new ArrayList<>();
         for (int i = steps.size() - 1; i > 0; i--) {
             Combinator combinator = steps.get(i).combinator();
@@ -60,7 +60,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
                 steps.get(i - 1).key().ifPresent(keys::add);
             }
         }
-        return KeyFilter.NOTHING.with(keys);
+        return AncestorFilter.NOTHING.with(keys);
     }
 
     /** The elements that a selector was matched with are counted, so that a page cannot keep it busy without end. */

@@ -8,7 +8,7 @@ import app.unciala.core.css.selector.Simple.Attribute;
 import app.unciala.core.css.selector.Simple.Has;
 import app.unciala.core.css.selector.Simple.Named;
 import app.unciala.core.css.selector.Simple.Nth;
-import app.unciala.core.css.selector.Simple.State;
+import app.unciala.core.css.selector.Simple.PseudoClass;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
@@ -86,7 +86,7 @@ public final class SelectorParser {
 
     private Simple parent() {
         return around == null
-                ? new State("scope", element -> element.parent().isEmpty())
+                ? new PseudoClass("scope", element -> element.parent().isEmpty())
                 : new AnyOf(around.selectors(), false, !around.isScope());
     }
 
@@ -311,7 +311,9 @@ public final class SelectorParser {
                     simples.add(parent());
                     return at + 1;
                 }
-                simples.add(States.of(name).map(holds -> new State(name, holds)).orElseThrow(Invalid::new));
+                simples.add(PseudoClasses.of(name)
+                        .map(holds -> new PseudoClass(name, holds))
+                        .orElseThrow(Invalid::new));
                 return at + 1;
             }
             if (!token.is(Kind.FUNCTION)) {
@@ -339,7 +341,7 @@ public final class SelectorParser {
                 case "lang" -> language(arguments);
                 case "dir" -> direction(arguments);
                 case "host", "host-context", "state", "active-view-transition-type" ->
-                    new State(name, element -> false);
+                    new PseudoClass(name, element -> false);
                 default -> throw new Invalid();
             };
         }
@@ -397,7 +399,7 @@ public final class SelectorParser {
                 }
                 ranges.add(part.get(0).value().toLowerCase(Locale.ROOT));
             }
-            return new State("lang", element -> ranges.stream().anyMatch(range -> {
+            return new PseudoClass("lang", element -> ranges.stream().anyMatch(range -> {
                 String language = element.language();
                 String asked = range.startsWith("*-") ? range.substring(2) : range;
                 return !language.isEmpty()
@@ -412,7 +414,7 @@ public final class SelectorParser {
                 throw new Invalid();
             }
             String asked = arguments.get(0).value().toLowerCase(Locale.ROOT);
-            return new State("dir", element -> {
+            return new PseudoClass("dir", element -> {
                 for (Optional<Element> e = Optional.of(element);
                         e.isPresent();
                         e = e.get().parent()) {

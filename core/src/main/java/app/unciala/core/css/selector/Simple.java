@@ -92,7 +92,7 @@ sealed interface Simple {
     }
 
     /** A pseudo-class that looks at the element alone. */
-    record State(String name, Predicate<Element> holds) implements Simple {
+    record PseudoClass(String name, Predicate<Element> holds) implements Simple {
         @Override
         public boolean matches(Element element, Matching matching) {
             return holds.test(element);

@@ -12,12 +12,12 @@ import java.util.Map;
 import java.util.Optional;
 
 /** What rules say of one element, by property. */
-final class Candidates {
+final class DeclaredValues {
     static final int AFTER_ALL_LAYERS = Integer.MAX_VALUE;
     static final int BEFORE_ALL_LAYERS = -1;
 
-    private final Map<Property, List<Candidate>> byProperty = new EnumMap<>(Property.class);
-    private final Map<String, List<Candidate>> custom = new HashMap<>();
+    private final Map<Property, List<DeclaredValue>> byProperty = new EnumMap<>(Property.class);
+    private final Map<String, List<DeclaredValue>> custom = new HashMap<>();
 
     /**
      * One thing that is said, with all that decides whether it counts.
@@ -26,11 +26,11 @@ final class Candidates {
      * @param layer the later one counts
      * @param index among what the same rule says
      */
-    record Candidate(Block block, Optional<Selected> by, int layer, long specificity, int index, Entry entry)
-            implements Comparable<Candidate> {
+    record DeclaredValue(Block block, Optional<Selected> by, int layer, long specificity, int index, Entry entry)
+            implements Comparable<DeclaredValue> {
         /** Those that count less first (section 6.1). */
         @Override
-        public int compareTo(Candidate other) {
+        public int compareTo(DeclaredValue other) {
             if (level() != other.level()) {
                 return Integer.compare(level(), other.level());
             }
@@ -56,7 +56,7 @@ final class Candidates {
         }
 
         /** Whether another is of the same origin, or of the same layer too. */
-        boolean isOfSame(Candidate other, boolean originOnly) {
+        boolean isOfSame(DeclaredValue other, boolean originOnly) {
             return block.origin() == other.block.origin() && (originOnly || layer == other.layer);
         }
 
@@ -81,7 +81,7 @@ final class Candidates {
     private void addAll(Block block, Optional<Selected> by, int layer, long specificity) {
         for (int i = 0; i < block.entries().size(); i++) {
             Entry entry = block.entries().get(i);
-            Candidate candidate = new Candidate(block, by, layer, specificity, i, entry);
+            DeclaredValue candidate = new DeclaredValue(block, by, layer, specificity, i, entry);
             if (entry.property() == null) {
                 custom.computeIfAbsent(entry.name(), any -> new ArrayList<>()).add(candidate);
             } else {
@@ -103,11 +103,11 @@ final class Candidates {
     }
 
     /** Those of a property, the one that counts most first. */
-    List<Candidate> of(Property property) {
+    List<DeclaredValue> of(Property property) {
         return byProperty.getOrDefault(property, List.of());
     }
 
-    Map<String, List<Candidate>> custom() {
+    Map<String, List<DeclaredValue>> custom() {
         return custom;
     }
 }

@@ -7,7 +7,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /** The pseudo-classes that an element answers by itself, on a page that nobody has touched yet. */
-final class States {
+final class PseudoClasses {
     private static final Set<String> FIELDS =
             Set.of("input", "select", "textarea", "button", "fieldset", "optgroup", "option");
     private static final Set<String> TEXT_TYPES = Set.of(
@@ -48,13 +48,13 @@ final class States {
             Map.entry("any-link", LINK),
             Map.entry("-webkit-any-link", LINK),
             Map.entry("checked", CHECKED),
-            Map.entry("disabled", States::isDisabled),
+            Map.entry("disabled", PseudoClasses::isDisabled),
             Map.entry("enabled", element -> FIELDS.contains(element.tag()) && !isDisabled(element)),
             Map.entry("required", element -> isField(element) && element.has("required")),
             Map.entry("optional", element -> isField(element) && !element.has("required")),
             Map.entry("read-only", element -> !isEditable(element)),
-            Map.entry("read-write", States::isEditable),
-            Map.entry("placeholder-shown", States::showsPlaceholder),
+            Map.entry("read-write", PseudoClasses::isEditable),
+            Map.entry("placeholder-shown", PseudoClasses::showsPlaceholder),
             Map.entry("defined", element -> !element.tag().contains("-")),
             Map.entry("open", element -> Set.of("details", "dialog").contains(element.tag()) && element.has("open")));
 
@@ -114,7 +114,7 @@ final class States {
             "interest-source",
             "interest-target");
 
-    private States() {}
+    private PseudoClasses() {}
 
     /** What it asks of an element; nothing for a name that browsers do not know. */
     static Optional<Predicate<Element>> of(String name) {

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
-class KeyFilterTest {
+class AncestorFilterTest {
     @Test
     void whatIsInItIsNeverMissed() {
         Random random = new Random(5);
@@ -20,22 +20,23 @@ class KeyFilterTest {
             for (int i = 0; i <= random.nextInt(40); i++) {
                 keys.add(key(random));
             }
-            KeyFilter filter =
-                    KeyFilter.NOTHING.with(keys.subList(0, keys.size() / 2)).with(keys);
-            keys.forEach(key -> assertThat(filter.mayHold(KeyFilter.NOTHING.with(List.of(key))))
+            AncestorFilter filter = AncestorFilter.NOTHING
+                    .with(keys.subList(0, keys.size() / 2))
+                    .with(keys);
+            keys.forEach(key -> assertThat(filter.mayHold(AncestorFilter.NOTHING.with(List.of(key))))
                     .isTrue());
-            assertThat(filter.mayHold(KeyFilter.NOTHING.with(keys))).isTrue();
+            assertThat(filter.mayHold(AncestorFilter.NOTHING.with(keys))).isTrue();
         }
-        assertThat(KeyFilter.NOTHING.mayHold(KeyFilter.NOTHING)).isTrue();
+        assertThat(AncestorFilter.NOTHING.mayHold(AncestorFilter.NOTHING)).isTrue();
     }
 
     @Test
     void mostOfWhatIsNotInItIsTold() {
-        KeyFilter few =
-                KeyFilter.NOTHING.with(List.of(new Key(Key.Kind.TYPE, "body"), new Key(Key.Kind.CLASS, "card")));
+        AncestorFilter few =
+                AncestorFilter.NOTHING.with(List.of(new Key(Key.Kind.TYPE, "body"), new Key(Key.Kind.CLASS, "card")));
         Random random = new Random(6);
         long held = random.ints(1000)
-                .mapToObj(i -> KeyFilter.NOTHING.with(List.of(new Key(Key.Kind.CLASS, "c" + i))))
+                .mapToObj(i -> AncestorFilter.NOTHING.with(List.of(new Key(Key.Kind.CLASS, "c" + i))))
                 .filter(few::mayHold)
                 .count();
         assertThat(held).isLessThan(50);
@@ -59,7 +60,7 @@ class KeyFilterTest {
                     .orElseThrow()
                     .get(0);
             Selector unfiltered =
-                    new Selector(selector.steps(), selector.pseudoElement(), selector.text(), KeyFilter.NOTHING);
+                    new Selector(selector.steps(), selector.pseudoElement(), selector.text(), AncestorFilter.NOTHING);
             for (Element element : all) {
                 boolean matches = selector.matches(element, new Matching(100_000));
                 assertThat(matches).as(text).isEqualTo(unfiltered.matches(element, new Matching(100_000)));
