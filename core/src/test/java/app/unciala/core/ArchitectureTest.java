@@ -30,6 +30,7 @@ class ArchitectureTest {
                         "com.aayushatharva..",
                         "com.ibm.icu..",
                         "org.jsoup..",
+                        "crawlercommons..",
                         "org.apache.hc..",
                         "tools.jackson.core..")
                 .check(core);

@@ -2,22 +2,41 @@ package app.unciala.core.fetch;
 
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 
 /**
- * What may be fetched.
+ * What may be fetched. Hosts are named with their port, such as {@code staging.client.example:443}.
  *
- * @param connectTo for a host and port, such as {@code staging.client.example:443}, the address to connect to instead
- * @param allowsPrivate whether addresses of private networks and of this machine may be connected to
+ * @param connectTo for a host, the address to connect to instead
+ * @param privateHosts hosts that may lead to private networks and this machine
+ * @param allowsPrivate whether all hosts may
+ * @param signIns for a host, the value of the Authorization header it is sent
  * @param longest how long one answer may take from the first to the last byte
  */
-public record FetchRules(Map<String, InetSocketAddress> connectTo, boolean allowsPrivate, Duration longest) {
+public record FetchRules(
+        Map<String, InetSocketAddress> connectTo,
+        Set<String> privateHosts,
+        boolean allowsPrivate,
+        Map<String, String> signIns,
+        Duration longest) {
     public static final Duration USUAL = Duration.ofSeconds(20);
 
     public FetchRules {
         connectTo = Map.copyOf(connectTo);
+        privateHosts = Set.copyOf(privateHosts);
+        signIns = Map.copyOf(signIns);
+    }
+
+    public FetchRules(Map<String, InetSocketAddress> connectTo, boolean allowsPrivate, Duration longest) {
+        this(connectTo, Set.of(), allowsPrivate, Map.of(), longest);
     }
 
     /** The public Internet, and nothing else. */
@@ -25,8 +44,37 @@ public record FetchRules(Map<String, InetSocketAddress> connectTo, boolean allow
         return new FetchRules(Map.of(), false, USUAL);
     }
 
+    /** With a host that is connected to at another address, which may be private if {@code mayBePrivate}. */
+    public FetchRules connecting(String host, int port, InetSocketAddress address, boolean mayBePrivate) {
+        Map<String, InetSocketAddress> addresses = new TreeMap<>(connectTo);
+        addresses.put(key(host, port), address);
+        Set<String> hosts = new TreeSet<>(privateHosts);
+        if (mayBePrivate) {
+            hosts.add(key(host, port));
+        }
+        return new FetchRules(addresses, hosts, allowsPrivate, signIns, longest);
+    }
+
+    /** With a name and a password that a host is sent (RFC 7617). */
+    public FetchRules signingIn(String host, int port, String name, String password) {
+        Map<String, String> headers = new TreeMap<>(signIns);
+        headers.put(
+                key(host, port),
+                "Basic "
+                        + Base64.getEncoder().encodeToString((name + ":" + password).getBytes(StandardCharsets.UTF_8)));
+        return new FetchRules(connectTo, privateHosts, allowsPrivate, headers, longest);
+    }
+
+    boolean allows(String host, int port, InetAddress address) {
+        return privateHosts.contains(key(host, port)) || allows(address);
+    }
+
     boolean allows(InetAddress address) {
         return allowsPrivate || PublicAddress.isOne(address);
+    }
+
+    Optional<String> signIn(String host, int port) {
+        return Optional.ofNullable(signIns.get(key(host, port)));
     }
 
     static String key(String host, int port) {

@@ -18,7 +18,7 @@ public final class Remembered implements Resources {
 
     @Override
     public Resource get(String url, Use use) {
-        if (use == Use.PAGE) {
+        if (use == Use.PAGE || use == Use.LIST) {
             return resources.get(url, use);
         }
         Resource answer = known.get(url);

@@ -12,7 +12,7 @@ import java.net.URI;
 import java.net.URISyntaxException;
 import java.net.UnknownHostException;
 import java.time.Duration;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +39,7 @@ import org.apache.hc.core5.util.Timeout;
  */
 public final class WebResources implements Resources, Closeable {
     private static final Map<Use, Integer> MOST_BYTES =
-            Map.of(Use.PAGE, 10_000_000, Use.STYLE_SHEET, 10_000_000, Use.FONT, 40_000_000);
+            Map.of(Use.PAGE, 10_000_000, Use.STYLE_SHEET, 10_000_000, Use.FONT, 40_000_000, Use.LIST, 10_000_000);
     private static final int MOST_REDIRECTS = 10;
     private static final Duration SILENCE = Duration.ofSeconds(10);
     private static final String AGENT = "Unciala/0.1 (checks the fonts of pages)";
@@ -84,18 +84,20 @@ public final class WebResources implements Resources, Closeable {
         public List<InetSocketAddress> resolve(String host, int port) throws UnknownHostException {
             InetSocketAddress instead = rules.connectTo().get(FetchRules.key(host, port));
             if (instead != null) {
-                return List.of(new InetSocketAddress(checked(host, resolved(instead)), instead.getPort()));
+                return List.of(new InetSocketAddress(checked(host, port, resolved(instead)), instead.getPort()));
             }
-            return Arrays.stream(resolve(host))
-                    .map(address -> new InetSocketAddress(address, port))
-                    .toList();
+            List<InetSocketAddress> found = new ArrayList<>();
+            for (InetAddress address : InetAddress.getAllByName(host)) {
+                found.add(new InetSocketAddress(checked(host, port, address), port));
+            }
+            return found;
         }
 
         @Override
         public InetAddress[] resolve(String host) throws UnknownHostException {
             InetAddress[] found = InetAddress.getAllByName(host);
             for (InetAddress address : found) {
-                checked(host, address);
+                refuseUnless(rules.allows(address), host, address);
             }
             return found;
         }
@@ -109,12 +111,16 @@ public final class WebResources implements Resources, Closeable {
             return address.isUnresolved() ? InetAddress.getByName(address.getHostString()) : address.getAddress();
         }
 
-        private InetAddress checked(String host, InetAddress address) throws Forbidden {
-            if (!rules.allows(address)) {
+        private InetAddress checked(String host, int port, InetAddress address) throws Forbidden {
+            refuseUnless(rules.allows(host, port, address), host, address);
+            return address;
+        }
+
+        private static void refuseUnless(boolean allowed, String host, InetAddress address) throws Forbidden {
+            if (!allowed) {
                 throw new Forbidden(host + " leads to " + address.getHostAddress()
                         + ", which is private; it is not connected to unless that is allowed");
             }
-            return address;
         }
     }
 
@@ -162,6 +168,7 @@ public final class WebResources implements Resources, Closeable {
             request.setHeader(
                     "Accept",
                     use == Use.PAGE ? "text/html,*/*;q=0.8" : use == Use.STYLE_SHEET ? "text/css,*/*;q=0.1" : "*/*");
+            rules.signIn(uri.getHost(), port(uri)).ifPresent(said -> request.setHeader("Authorization", said));
             return client.execute(request, response -> answer(url, response, MOST_BYTES.get(use)));
         } catch (URISyntaxException e) {
             return Resource.failed(url, "it is no address");
@@ -176,6 +183,10 @@ public final class WebResources implements Resources, Closeable {
         } catch (IOException e) {
             return Resource.failed(url, "the connection failed: " + e.getMessage());
         }
+    }
+
+    private static int port(URI uri) {
+        return uri.getPort() >= 0 ? uri.getPort() : uri.getScheme().equalsIgnoreCase("https") ? 443 : 80;
     }
 
     private Resource answer(String url, ClassicHttpResponse response, int most) throws HttpException, IOException {

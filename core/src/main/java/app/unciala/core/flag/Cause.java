@@ -55,6 +55,19 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case STORED_FILE_DAMAGED -> count(flags, "stored file is", "stored files are") + " damaged";
             case WEB_FORMAT_NOT_HELD -> count(flags, "face has", "faces have") + " no WOFF2";
             case NOT_COLLECTED -> name + ": paid for and not collected";
+            case FOUND_NOT_ALLOWED -> name + " is on pages where it is not allowed";
+            case FOUND_NOT_RECORDED ->
+                count(flags, "font on a page is", "fonts on pages are") + " not in the inventory";
+            case FAKED_ON_PAGE -> count(flags, "site shows", "sites show") + " faked bold or italic";
+            case NAME_NOT_DECLARED -> count(flags, "site asks", "sites ask") + " for families that nothing declares";
+            case FILE_NOT_REACHED -> count(flags, "site has", "sites have") + " files that visitors cannot fetch";
+            case NOT_A_FONT_THERE -> count(flags, "site gives", "sites give") + " something else for a font";
+            case GIVEN_OTHERWISE -> count(flags, "site gives", "sites give") + " other faces than are asked";
+            case CHARACTERS_ON_PAGE -> count(flags, "site has", "sites have") + " texts whose fonts lack characters";
+            case NO_GENERIC_ON_PAGE -> count(flags, "site has", "sites have") + " stacks without a generic family";
+            case TWICE_ON_PAGE -> count(flags, "site declares", "sites declare") + " or fetches faces twice";
+            case NOT_USED_ON_PAGES -> count(flags, "site delivers", "sites deliver") + " faces that no text uses";
+            case THIRD_PARTY -> count(flags, "host of others is", "hosts of others are") + " asked for type";
             case DELIVERED_ANYWAY -> count(flags, "pack delivers", "packs deliver") + " what is not allowed";
             case PACK_DUE -> count(flags, "site is", "sites are") + " due a new pack";
             case OVER_BUDGET -> count(flags, "site is", "sites are") + " over the budget for fonts";

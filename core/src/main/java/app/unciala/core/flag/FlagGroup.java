@@ -5,5 +5,6 @@ public enum FlagGroup {
     UNLICENSED,
     MISSING,
     DUPLICATE,
-    SURPLUS
+    SURPLUS,
+    PRIVACY
 }

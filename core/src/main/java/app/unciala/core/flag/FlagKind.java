@@ -2,6 +2,7 @@ package app.unciala.core.flag;
 
 import static app.unciala.core.flag.FlagGroup.DUPLICATE;
 import static app.unciala.core.flag.FlagGroup.MISSING;
+import static app.unciala.core.flag.FlagGroup.PRIVACY;
 import static app.unciala.core.flag.FlagGroup.SURPLUS;
 import static app.unciala.core.flag.FlagGroup.UNLICENSED;
 
@@ -22,11 +23,20 @@ public enum FlagKind {
     NOT_STATED(UNLICENSED, Severity.ASK, NextAction.ASK_VENDOR, Gathering.LICENSE),
     EMBEDDING_DISAGREES(UNLICENSED, Severity.WARN, NextAction.ASK_VENDOR, Gathering.FAMILY),
     DELIVERED_ANYWAY(UNLICENSED, Severity.STOP, NextAction.MAKE_PACK, Gathering.KIND),
+    FOUND_NOT_ALLOWED(UNLICENSED, Severity.STOP, NextAction.RECORD_LICENSE, Gathering.FAMILY),
+    FOUND_NOT_RECORDED(UNLICENSED, Severity.STOP, NextAction.TAKE_IN, Gathering.KIND),
     MARKED_FILE(UNLICENSED, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     LICENSE_ENDING(UNLICENSED, Severity.WARN, NextAction.RENEW_LICENSE, Gathering.KIND),
     NO_PROOF(UNLICENSED, Severity.WARN, NextAction.ATTACH_AGREEMENT, Gathering.KIND),
     FACE_NOT_HELD(MISSING, Severity.STOP, NextAction.ADD_FILES, Gathering.FAMILY),
     STORED_FILE_DAMAGED(MISSING, Severity.STOP, NextAction.ADD_FILES, Gathering.KIND),
+    FAKED_ON_PAGE(MISSING, Severity.STOP, NextAction.OPEN_CHECK, Gathering.KIND),
+    NAME_NOT_DECLARED(MISSING, Severity.STOP, NextAction.OPEN_CHECK, Gathering.KIND),
+    FILE_NOT_REACHED(MISSING, Severity.STOP, NextAction.OPEN_CHECK, Gathering.KIND),
+    NOT_A_FONT_THERE(MISSING, Severity.STOP, NextAction.OPEN_CHECK, Gathering.KIND),
+    GIVEN_OTHERWISE(MISSING, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
+    CHARACTERS_ON_PAGE(MISSING, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
+    NO_GENERIC_ON_PAGE(MISSING, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
     WEB_FORMAT_NOT_HELD(MISSING, Severity.WARN, NextAction.MAKE_WOFF2, Gathering.KIND),
     FEW_CHARACTERS(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     NOT_COLLECTED(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.LICENSE),
@@ -36,9 +46,12 @@ public enum FlagKind {
     TWO_NAMES(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     SLOT_CLASH(DUPLICATE, Severity.WARN, NextAction.SETTLE_DUPLICATE, Gathering.KIND),
     LICENSED_TWICE(DUPLICATE, Severity.WARN, NextAction.EDIT_LICENSE, Gathering.KIND),
+    TWICE_ON_PAGE(DUPLICATE, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
     OVER_BUDGET(SURPLUS, Severity.WARN, NextAction.CHOOSE_FACES, Gathering.KIND),
     DELIVERED_NOT_ASKED(SURPLUS, Severity.WARN, NextAction.MAKE_PACK, Gathering.KIND),
-    WHOLE_FACES(SURPLUS, Severity.WARN, NextAction.NAME_LANGUAGES, Gathering.KIND);
+    WHOLE_FACES(SURPLUS, Severity.WARN, NextAction.NAME_LANGUAGES, Gathering.KIND),
+    NOT_USED_ON_PAGES(SURPLUS, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
+    THIRD_PARTY(PRIVACY, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND);
 
     /** What flags of one kind must share to have one cause: nothing more, their license, or their family. */
     public enum Gathering {

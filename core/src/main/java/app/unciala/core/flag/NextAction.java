@@ -13,5 +13,7 @@ public enum NextAction {
     SETTLE_DUPLICATE,
     MAKE_PACK,
     CHOOSE_FACES,
-    NAME_LANGUAGES
+    NAME_LANGUAGES,
+    OPEN_CHECK,
+    TAKE_IN
 }

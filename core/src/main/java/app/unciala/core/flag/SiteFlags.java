@@ -19,11 +19,13 @@ final class SiteFlags {
 
     static Stream<Flag> of(Snapshot snapshot, Site site) {
         List<Crossing> crossings = Crossing.of(snapshot, site);
-        return Stream.concat(
-                crossings.stream().flatMap(crossing -> Stream.of(
-                                against(snapshot, crossing), embedding(crossing), notHeld(crossing))
-                        .flatMap(flags -> flags)),
-                PackFlags.of(snapshot, site, crossings));
+        return Stream.of(
+                        crossings.stream().flatMap(crossing -> Stream.of(
+                                        against(snapshot, crossing), embedding(crossing), notHeld(crossing))
+                                .flatMap(flags -> flags)),
+                        PackFlags.of(snapshot, site, crossings),
+                        PageFlags.of(snapshot, site))
+                .flatMap(flags -> flags);
     }
 
     private static Stream<Flag> against(Snapshot snapshot, Crossing crossing) {

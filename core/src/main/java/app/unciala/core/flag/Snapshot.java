@@ -126,13 +126,24 @@ public final class Snapshot implements Scope.Links {
     }
 
     /** A client's site with the hosts on which it is seen, and the faces its text roles ask for. */
-    public record Site(String id, String name, String clientId, List<Place> places, List<Ask> asks, Delivery delivery) {
+    public record Site(
+            String id,
+            String name,
+            String clientId,
+            List<Place> places,
+            List<Ask> asks,
+            Delivery delivery,
+            Optional<LatestCheck> check) {
         public Site(String id, String name, String clientId, List<Place> places, List<Ask> asks) {
-            this(id, name, clientId, places, asks, Delivery.UNKNOWN);
+            this(id, name, clientId, places, asks, Delivery.UNKNOWN, Optional.empty());
         }
 
         public Site with(LatestPack pack) {
-            return new Site(id, name, clientId, places, asks, delivery.with(pack));
+            return new Site(id, name, clientId, places, asks, delivery.with(pack), check);
+        }
+
+        public Site with(LatestCheck latest) {
+            return new Site(id, name, clientId, places, asks, delivery, Optional.of(latest));
         }
 
         public Site {
@@ -150,7 +161,8 @@ public final class Snapshot implements Scope.Links {
                     asks.stream()
                             .filter(ask -> familyIds.contains(ask.familyId()))
                             .toList(),
-                    delivery);
+                    delivery,
+                    check);
         }
     }
 

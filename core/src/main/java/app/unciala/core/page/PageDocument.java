@@ -28,6 +28,8 @@ import org.jspecify.annotations.Nullable;
  * A page as it was sent: its elements, its texts in their order, and the style sheets it names. Scripts are not run.
  *
  * @param base what addresses in it are relative to
+ * @param title what it calls itself, empty if it does not
+ * @param links the addresses that it leads to, each once, without their fragments
  * @param quirks whether it has no document type, and so is read as pages were long ago
  * @param isCut whether it has more elements than are read
  */
@@ -37,10 +39,13 @@ record PageDocument(
         List<SheetLink> sheets,
         List<Preload> preloads,
         String base,
+        String title,
+        List<String> links,
         boolean quirks,
         boolean isCut) {
     private static final int MOST_ELEMENTS = 200_000;
     private static final int DEEPEST = 500;
+    private static final int MOST_LINKS = 5_000;
 
     /** Elements whose texts are never painted as they stand there. */
     private static final Set<String> WITHOUT_TEXT = Set.of(
@@ -115,6 +120,7 @@ record PageDocument(
         private final List<SheetLink> sheets = new ArrayList<>();
         private final List<Preload> preloads = new ArrayList<>();
         private @Nullable String base;
+        private final List<String> links = new ArrayList<>();
         private int elements;
 
         private Reading(String url) {
@@ -131,9 +137,18 @@ record PageDocument(
                     texts,
                     sheets,
                     preloads,
-                    base == null ? url : base,
+                    base(),
+                    document.title().strip(),
+                    links.stream()
+                            .flatMap(link -> Addresses.resolved(link, base()).stream())
+                            .distinct()
+                            .toList(),
                     document.quirksMode() == QuirksMode.quirks,
                     elements >= MOST_ELEMENTS);
+        }
+
+        private String base() {
+            return base == null ? url : base;
         }
 
         private void walk(org.jsoup.nodes.Element from, Element to, int depth) {
@@ -232,6 +247,11 @@ record PageDocument(
                                 from.data(),
                                 element.attribute("media").orElse(""),
                                 Math.max(1, line)));
+                    }
+                }
+                case "a" -> {
+                    if (links.size() < MOST_LINKS) {
+                        element.attribute("href").ifPresent(links::add);
                     }
                 }
                 case "link" -> link(element);

@@ -10,6 +10,10 @@ public final class PageReading {
     private final Resource answer;
     private final List<Run> runs;
     private final List<PageFinding> findings;
+    private final String title;
+    private final List<String> links;
+    private final List<PageRequest> requests;
+    private final List<PageFont> used;
 
     PageReading(
             String url,
@@ -23,6 +27,10 @@ public final class PageReading {
         this.url = url;
         this.answer = answer;
         this.runs = List.copyOf(runs);
+        title = document.title();
+        links = document.links();
+        requests = PageRequest.of(sheets, fonts.all());
+        used = PageFont.of(fonts.all());
         findings = PageFindings.find(answer.url(), runs, document, faces, fonts, sheets, givenUp);
     }
 
@@ -30,6 +38,10 @@ public final class PageReading {
         this.url = url;
         this.answer = answer;
         runs = List.of();
+        title = "";
+        links = List.of();
+        requests = List.of();
+        used = List.of();
         findings = List.of(PageFinding.of(
                 PageFinding.Kind.UNREACHABLE, "The page cannot be read: " + answer.why() + ".", Optional.empty()));
     }
@@ -41,6 +53,36 @@ public final class PageReading {
     /** The address that was asked for. */
     public String url() {
         return url;
+    }
+
+    /** The address at the end of all redirects. */
+    public String at() {
+        return answer.url();
+    }
+
+    /** The media type that it is sent as, empty when none is said. */
+    public String mediaType() {
+        return answer.mediaType();
+    }
+
+    /** What the page calls itself, empty if it does not. */
+    public String title() {
+        return title;
+    }
+
+    /** The addresses that it leads to, each once, without their fragments. */
+    public List<String> links() {
+        return links;
+    }
+
+    /** The style sheets and fonts that showing it asks for, in the order of asking. */
+    public List<PageRequest> requests() {
+        return requests;
+    }
+
+    /** The fonts that could be used, each address once. */
+    public List<PageFont> fonts() {
+        return used;
     }
 
     public boolean isRead() {

@@ -13,7 +13,9 @@ public interface Resources {
     enum Use {
         PAGE,
         STYLE_SHEET,
-        FONT
+        FONT,
+        /** What a site says of its pages: {@code robots.txt}, a sitemap. */
+        LIST
     }
 
     /**

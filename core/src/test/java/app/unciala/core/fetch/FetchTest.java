@@ -57,6 +57,13 @@ class FetchTest {
     private void answer(HttpExchange exchange) throws IOException {
         switch (exchange.getRequestURI().getPath()) {
             case "/page" -> send(exchange, 200, "text/html; charset=utf-8", "hello".getBytes(StandardCharsets.UTF_8));
+            case "/signed-in" -> {
+                // The example of RFC 7617 with a name and password of ours.
+                boolean known = "Basic bWFyYTpwOnNzIHfDtnJk"
+                        .equals(exchange.getRequestHeaders().getFirst("Authorization"));
+                send(exchange, known ? 200 : 401, "text/html", new byte[] {'x'});
+            }
+            case "/away" -> redirect(exchange, "http://other.client.example/signed-in");
             case "/moved" -> redirect(exchange, "page");
             case "/circle" -> redirect(exchange, "/circle");
             case "/far" -> redirect(exchange, "/far?" + System.nanoTime());
@@ -140,6 +147,45 @@ class FetchTest {
         try (WebResources web = new WebResources(new FetchRules(staging, false, FetchRules.USUAL))) {
             assertThat(web.get("http://staging.client.example/page", Use.PAGE).why())
                     .contains("is private");
+        }
+    }
+
+    @Test
+    void oneHostMayBePrivateWithoutTheOthers() throws IOException {
+        InetSocketAddress here = new InetSocketAddress(InetAddress.getLoopbackAddress(), port);
+        FetchRules rules = FetchRules.publicOnly()
+                .connecting("staging.client.example", 80, here, true)
+                .connecting("other.client.example", 80, here, false);
+        try (WebResources web = new WebResources(rules)) {
+            assertThat(web.get("http://STAGING.client.example/page", Use.PAGE).isFound())
+                    .isTrue();
+            for (String refused :
+                    List.of("other.client.example", "staging.client.example:" + port, "localhost:" + port)) {
+                assertThat(web.get("http://" + refused + "/page", Use.PAGE).isFound())
+                        .as(refused)
+                        .isFalse();
+            }
+        }
+        assertThat(hosts).hasSize(1);
+    }
+
+    @Test
+    void aHostIsSignedInToAndNoOtherIsTold() throws IOException {
+        InetSocketAddress here = new InetSocketAddress(InetAddress.getLoopbackAddress(), port);
+        FetchRules rules = FetchRules.publicOnly()
+                .connecting("staging.client.example", 80, here, true)
+                .connecting("other.client.example", 80, here, true)
+                .signingIn("staging.client.example", 80, "mara", "p:ss wörd");
+        try (WebResources web = new WebResources(rules)) {
+            assertThat(web.get("http://staging.client.example/signed-in", Use.PAGE)
+                            .isFound())
+                    .isTrue();
+            assertThat(web.get("http://other.client.example/signed-in", Use.PAGE)
+                            .status())
+                    .isEqualTo(401);
+            assertThat(web.get("http://staging.client.example/away", Use.PAGE).status())
+                    .as("a redirect to another host does not take it along")
+                    .isEqualTo(401);
         }
     }
 

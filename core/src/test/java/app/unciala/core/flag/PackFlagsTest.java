@@ -113,7 +113,8 @@ class PackFlagsTest {
                 "client",
                 List.of(Place.live(DomainName.parse("tarn.example"))),
                 List.of(new Ask(TextRole.RUNNING_TEXT, "f", REGULAR)),
-                delivery);
+                delivery,
+                Optional.empty());
         HeldFile file = new HeldFile(
                 "file",
                 "harrow.woff2",

@@ -156,7 +156,8 @@ public class SiteService implements Reverser {
                             delivery.toString(),
                             Optional.ofNullable(delivery.budget()),
                             delivery.cuts(),
-                            Optional.empty()));
+                            Optional.empty()),
+                    Optional.empty());
         }
     }
 

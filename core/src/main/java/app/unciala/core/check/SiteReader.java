@@ -1,0 +1,144 @@
+package app.unciala.core.check;
+
+import app.unciala.core.css.cascade.Viewport;
+import app.unciala.core.fetch.Remembered;
+import app.unciala.core.page.PageReader;
+import app.unciala.core.page.PageReading;
+import app.unciala.core.page.Resources;
+import app.unciala.core.page.Resources.Resource;
+import app.unciala.core.page.Resources.Use;
+import java.net.URI;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads the pages of a site, one after another: those named, then those that its sitemaps and the links of its pages
+ * lead to. What is found so is read only if {@code robots.txt} (RFC 9309) allows it.
+ */
+public final class SiteReader {
+    /** Addresses of files that are no pages by their names. */
+    private static final Pattern FILE = Pattern.compile(
+            ".*\\.(?:7z|avif|avi|css|csv|docx?|eot|epub|exe|gif|gz|ico|ics|jpe?g|js|json|mp3|mp4|ods|odt|ogg|otf|pdf|png"
+                    + "|pptx?|rss|svg|tar|tiff?|ttf|txt|wav|webm|webp|woff2?|xlsx?|xml|zip)",
+            Pattern.CASE_INSENSITIVE);
+
+    private final SitePlan plan;
+    private final Listener listener;
+    private final LatestPage resources;
+    private final PageReader laptop;
+    private final PageReader phone;
+    private final SiteRules rules;
+    private final Deque<String> waiting = new ArrayDeque<>();
+    private final Set<String> known = new HashSet<>();
+    private int read;
+
+    private SiteReader(SitePlan plan, Resources web, Listener listener) {
+        this.plan = plan;
+        this.listener = listener;
+        resources = new LatestPage(new Remembered(web));
+        laptop = new PageReader(resources, Viewport.LAPTOP);
+        phone = new PageReader(resources, Viewport.PHONE);
+        rules = new SiteRules(resources);
+    }
+
+    /** Is told what happens, and may stop it. */
+    public interface Listener {
+        /** Before a page is read; false stops the check. */
+        boolean reading(String url, int read, int known);
+
+        void page(CheckedPage page);
+    }
+
+    /** Reads a site; what was read until the listener stopped it has been told. */
+    public static void read(SitePlan plan, Resources web, Listener listener) {
+        new SiteReader(plan, web, listener).run();
+    }
+
+    private void run() {
+        plan.addresses().forEach(this::add);
+        int named = known.size();
+        if (plan.follows()) {
+            plan.addresses().stream()
+                    .map(SiteRules::start)
+                    .distinct()
+                    .flatMap(start -> rules.sitemapPages(start).stream())
+                    .forEach(this::found);
+        }
+        while (!waiting.isEmpty() && read < plan.most()) {
+            String url = waiting.remove();
+            if (!listener.reading(url, read, Math.min(plan.most(), read + 1 + waiting.size()))) {
+                return;
+            }
+            boolean isNamed = read < named;
+            PageReading asSeen = laptop.read(url);
+            if (isNamed || isPage(asSeen)) {
+                listener.page(new CheckedPage(asSeen, phone.read(url)));
+                read++;
+            }
+            if (plan.follows()) {
+                asSeen.links().forEach(this::found);
+            }
+        }
+    }
+
+    private void add(String url) {
+        if (known.add(url)) {
+            waiting.add(url);
+        }
+    }
+
+    private void found(String url) {
+        if (known.size() < plan.most() * 10 && isOwnPage(url) && !known.contains(url) && rules.allows(url)) {
+            add(url);
+        }
+    }
+
+    private boolean isOwnPage(String url) {
+        try {
+            URI uri = URI.create(url);
+            String scheme = uri.getScheme() == null ? "" : uri.getScheme().toLowerCase(Locale.ROOT);
+            String host = uri.getHost() == null ? "" : uri.getHost().toLowerCase(Locale.ROOT);
+            String path = uri.getPath() == null ? "" : uri.getPath();
+            return Set.of("http", "https").contains(scheme)
+                    && plan.hosts().contains(host)
+                    && !FILE.matcher(path).matches();
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    /** Whether what a link led to is a page; one that cannot be read is told of. */
+    private static boolean isPage(PageReading reading) {
+        return !reading.isRead()
+                || List.of("", "text/html", "application/xhtml+xml").contains(reading.mediaType());
+    }
+
+    /** Keeps the last page, which is asked for once for each window. */
+    private static final class LatestPage implements Resources {
+        private final Resources resources;
+        private String url = "";
+        private @Nullable Resource answer;
+
+        private LatestPage(Resources resources) {
+            this.resources = resources;
+        }
+
+        @Override
+        public Resource get(String asked, Use use) {
+            if (use != Use.PAGE) {
+                return resources.get(asked, use);
+            }
+            if (answer == null || !asked.equals(url)) {
+                url = asked;
+                answer = resources.get(asked, use);
+            }
+            return answer;
+        }
+    }
+}

@@ -1,0 +1,73 @@
+package app.unciala.core.flag;
+
+import app.unciala.core.check.ThirdParties.ThirdParty;
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.face.Slot;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Act;
+import app.unciala.core.license.Decision;
+import app.unciala.core.license.FaceUse;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.page.PageFinding;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The latest check of a site's pages.
+ *
+ * @param pages how many were read
+ * @param troubles what is wrong on each of them
+ * @param shown the fonts that paint their texts
+ */
+public record LatestCheck(
+        LocalDate on, int pages, List<Trouble> troubles, List<ThirdParty> thirdParties, List<Shown> shown) {
+    public LatestCheck {
+        troubles = List.copyOf(troubles);
+        thirdParties = List.copyOf(thirdParties);
+        shown = List.copyOf(shown);
+    }
+
+    /** What is wrong on a page. */
+    public record Trouble(PageFinding.Kind kind, String page, String message) {}
+
+    /**
+     * A font that paints text of a page.
+     *
+     * @param name what it calls itself
+     * @param digest of its drawing
+     * @param familyId the family that it is a face of, if that is held
+     * @param host of the page
+     * @param fromOthers whether it comes from a host of others
+     */
+    public record Shown(
+            String name,
+            String digest,
+            Optional<String> familyId,
+            Slot slot,
+            FontFormat format,
+            String url,
+            String page,
+            DomainName host,
+            boolean fromOthers) {
+        /** What is decided on showing it where it was found, if it is held. */
+        public Optional<Decision> decision(Snapshot snapshot, Snapshot.Site site) {
+            Place place = site.places().stream()
+                    .filter(known -> known.host().equals(host))
+                    .findFirst()
+                    .orElse(Place.live(host));
+            return familyId.map(family -> LicenseDecider.decide(
+                    snapshot.licensesCovering(family),
+                    new FaceUse(
+                            family,
+                            slot,
+                            fromOthers ? EnumSet.of(Act.SERVE, Act.THIRD_PARTY) : EnumSet.of(Act.SERVE),
+                            Optional.of(format),
+                            Optional.of(place),
+                            Optional.of(site.clientId()),
+                            snapshot.today())));
+        }
+    }
+}

@@ -1,0 +1,190 @@
+package app.unciala.core.flag;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.core.check.ThirdParties.ThirdParty;
+import app.unciala.core.css.TextRole;
+import app.unciala.core.domain.DomainName;
+import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.face.Slope;
+import app.unciala.core.face.Slot;
+import app.unciala.core.flag.LatestCheck.Shown;
+import app.unciala.core.flag.LatestCheck.Trouble;
+import app.unciala.core.flag.Snapshot.Ask;
+import app.unciala.core.flag.Snapshot.Family;
+import app.unciala.core.flag.Snapshot.Site;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.license.Act;
+import app.unciala.core.license.Clause;
+import app.unciala.core.license.Coverage;
+import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.license.License;
+import app.unciala.core.license.Period;
+import app.unciala.core.license.PermittedDomains;
+import app.unciala.core.license.PermittedDomains.Counting;
+import app.unciala.core.page.PageFinding.Kind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What is flagged of the latest check of a site on two hosts that asks for nothing. */
+class PageFlagsTest {
+    private static final LocalDate TODAY = LocalDate.of(2030, 5, 10);
+    private static final String PAGE = "https://tarn.example/";
+    private static final Slot REGULAR = Slot.of(400, 100, Slope.UPRIGHT);
+
+    private final List<Trouble> troubles = new ArrayList<>();
+    private final List<ThirdParty> others = new ArrayList<>();
+    private final List<Shown> shown = new ArrayList<>();
+    private final List<Ask> asks = new ArrayList<>();
+    private Clause throughOthers = Clause.REFUSED;
+
+    @Test
+    void aCheckThatFoundNothingGivesNoFlag() {
+        assertThat(flags()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "FAKED_BOLD, FAKED_ON_PAGE, MISSING, STOP",
+        "FAKED_ITALIC, FAKED_ON_PAGE, MISSING, STOP",
+        "UNDECLARED_FAMILY, NAME_NOT_DECLARED, MISSING, STOP",
+        "UNREACHABLE, FILE_NOT_REACHED, MISSING, STOP",
+        "OTHER_ORIGIN, FILE_NOT_REACHED, MISSING, STOP",
+        "SHARE_LINK, NOT_A_FONT_THERE, MISSING, STOP",
+        "FALLBACK, GIVEN_OTHERWISE, MISSING, WARN",
+        "MISSING_CHARACTERS, CHARACTERS_ON_PAGE, MISSING, WARN",
+        "NO_GENERIC, NO_GENERIC_ON_PAGE, MISSING, WARN",
+        "DUPLICATE_FACE, TWICE_ON_PAGE, DUPLICATE, WARN",
+        "UNUSED_PRELOAD, NOT_USED_ON_PAGES, SURPLUS, WARN",
+    })
+    void whatIsWrongOnPagesIsOneFlagOfItsKind(Kind found, FlagKind kind, FlagGroup group, Flag.Severity severity) {
+        troubles.add(new Trouble(found, PAGE, "This is wrong."));
+        troubles.add(new Trouble(found, PAGE + "b", "This is wrong."));
+        Flag flag = only(kind);
+        assertThat(flag.kind().group()).isEqualTo(group);
+        assertThat(flag.kind().severity()).isEqualTo(severity);
+        assertThat(flag.action()).isEqualTo(NextAction.OPEN_CHECK);
+        assertThat(flag.reason()).isEqualTo("The check of May 9, 2030 found it on 2 pages.");
+        assertThat(flag.evidence()).containsExactly(PAGE + ": This is wrong.", PAGE + "b: This is wrong.");
+        assertThat(flag.identity()).isEqualTo("1|" + kind + "|site=s");
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Kind.class,
+            names = {"THIRD_PARTY", "INSECURE_URL", "WRONG_MEDIA_TYPE", "NOT_COMPRESSED", "GIVEN_UP", "NO_CACHING"})
+    void whatChangesNothingForVisitorsStaysOnThePage(Kind found) {
+        troubles.add(new Trouble(found, PAGE, "This is worth knowing."));
+        assertThat(flags()).isEmpty();
+    }
+
+    @Test
+    void aFaceIsNotUsedOnlyIfNoPageUsesIt() {
+        troubles.add(new Trouble(Kind.UNUSED_FACE, PAGE, "Harrow Bold is not used."));
+        assertThat(flags()).isEmpty();
+        troubles.add(new Trouble(Kind.UNUSED_FACE, PAGE + "b", "Harrow Bold is not used."));
+        assertThat(only(FlagKind.NOT_USED_ON_PAGES).evidence()).hasSize(2);
+    }
+
+    @Test
+    void eachHostOfOthersIsAFlagOfPrivacy() {
+        others.add(new ThirdParty("letters.example", List.of("https://letters.example/a.css"), List.of("f1", "f2")));
+        Flag flag = only(FlagKind.THIRD_PARTY);
+        assertThat(flag.kind().group()).isEqualTo(FlagGroup.PRIVACY);
+        assertThat(flag.title()).isEqualTo("Tarn fetches from letters.example");
+        assertThat(flag.reason()).contains("1 style sheet and 2 fonts could be the site’s own");
+        assertThat(flag.identity()).endsWith("|site=s|domain=letters.example");
+    }
+
+    @Test
+    void aFontThatNobodyRecordedIsUnlicensedOnceForItsDrawing() {
+        shown.add(shown(Optional.empty(), "tarn.example", false));
+        shown.add(shown(Optional.empty(), "shop.tarn.example", false));
+        Flag flag = only(FlagKind.FOUND_NOT_RECORDED);
+        assertThat(flag.title()).isEqualTo("Harrow Regular on Tarn is not in the inventory");
+        assertThat(flag.action()).isEqualTo(NextAction.TAKE_IN);
+        assertThat(flag.subject().digest()).contains("drawing");
+        assertThat(flag.evidence()).hasSize(2);
+    }
+
+    @Test
+    void aFontThatIsHeldMustBeAllowedOnTheVeryHost() {
+        shown.add(shown(Optional.of("f"), "tarn.example", false));
+        assertThat(flags()).isEmpty();
+        shown.add(shown(Optional.of("f"), "shop.tarn.example", false));
+        Flag flag = only(FlagKind.FOUND_NOT_ALLOWED);
+        assertThat(flag.title()).isEqualTo("Harrow on shop.tarn.example is not allowed");
+        assertThat(flag.subject().domain()).contains("shop.tarn.example");
+        asks.add(new Ask(TextRole.RUNNING_TEXT, "f", REGULAR));
+        assertThat(flags())
+                .as("what a text role asks for is decided there")
+                .extracting(Flag::kind)
+                .doesNotContain(FlagKind.FOUND_NOT_ALLOWED);
+    }
+
+    @Test
+    void comingThroughAHostOfOthersMustBeGrantedToo() {
+        shown.add(shown(Optional.of("f"), "tarn.example", true));
+        only(FlagKind.FOUND_NOT_ALLOWED);
+        throughOthers = Clause.GRANTED;
+        assertThat(flags()).isEmpty();
+    }
+
+    private static Shown shown(Optional<String> family, String host, boolean fromOthers) {
+        return new Shown(
+                "Harrow Regular",
+                "drawing",
+                family,
+                REGULAR,
+                FontFormat.WOFF2,
+                "https://" + host + "/harrow.woff2",
+                "https://" + host + "/",
+                DomainName.parse(host),
+                fromOthers);
+    }
+
+    private Flag only(FlagKind kind) {
+        List<Flag> flags = flags();
+        assertThat(flags).extracting(Flag::kind).containsExactly(kind);
+        return flags.get(0);
+    }
+
+    private List<Flag> flags() {
+        Site site = new Site(
+                        "s",
+                        "Tarn",
+                        "client",
+                        Stream.of("tarn.example", "shop.tarn.example")
+                                .map(host -> Place.live(DomainName.parse(host)))
+                                .toList(),
+                        asks)
+                .with(new LatestCheck(TODAY.minusDays(1), 2, troubles, others, shown));
+        License license = License.named("l", "The license")
+                .covers(List.of(new Coverage("f", List.of())))
+                .acts(Map.of(Act.SERVE, Clause.GRANTED, Act.THIRD_PARTY, throughOthers))
+                .domains(new PermittedDomains(
+                        false,
+                        List.of(DomainPattern.parse("tarn.example")),
+                        OptionalInt.empty(),
+                        Counting.HOST,
+                        Clause.REFUSED,
+                        Clause.NOT_STATED,
+                        false))
+                .anyFormat(true)
+                .period(new Period(Optional.empty(), Optional.empty(), 30, false))
+                .hasProof(true)
+                .build();
+        Snapshot snapshot =
+                new Snapshot(TODAY, List.of(new Family("f", "Harrow", List.of())), List.of(license), List.of(site));
+        return Comparison.compare(snapshot, Scope.of(Stream.of(Owner.site("s"))));
+    }
+}
