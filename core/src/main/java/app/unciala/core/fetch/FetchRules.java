@@ -16,7 +16,7 @@ import java.util.TreeSet;
  * What may be fetched. Hosts are named with their port, such as {@code staging.client.example:443}.
  *
  * @param connectTo for a host, the address to connect to instead
- * @param privateHosts hosts that may lead to private networks and this machine
+ * @param privateHosts hosts that may be connected to although they are in private networks or on this machine
  * @param allowsPrivate whether all hosts may
  * @param signIns for a host, the value of the Authorization header it is sent
  * @param longest how long one answer may take from the first to the last byte
@@ -44,15 +44,18 @@ public record FetchRules(
         return new FetchRules(Map.of(), false, USUAL);
     }
 
-    /** With a host that is connected to at another address, which may be private if {@code mayBePrivate}. */
-    public FetchRules connecting(String host, int port, InetSocketAddress address, boolean mayBePrivate) {
+    /** With a host that is connected to at another address. */
+    public FetchRules connecting(String host, int port, InetSocketAddress address) {
         Map<String, InetSocketAddress> addresses = new TreeMap<>(connectTo);
         addresses.put(key(host, port), address);
+        return new FetchRules(addresses, privateHosts, allowsPrivate, signIns, longest);
+    }
+
+    /** With a host that may be connected to although it is private, by its name or as what another is connected to. */
+    public FetchRules allowingPrivate(String host, int port) {
         Set<String> hosts = new TreeSet<>(privateHosts);
-        if (mayBePrivate) {
-            hosts.add(key(host, port));
-        }
-        return new FetchRules(addresses, hosts, allowsPrivate, signIns, longest);
+        hosts.add(key(host, port));
+        return new FetchRules(connectTo, hosts, allowsPrivate, signIns, longest);
     }
 
     /** With a name and a password that a host is sent (RFC 7617). */
@@ -65,6 +68,7 @@ public record FetchRules(
         return new FetchRules(connectTo, privateHosts, allowsPrivate, headers, longest);
     }
 
+    /** Whether a host, as it is connected to, may have this address. */
     boolean allows(String host, int port, InetAddress address) {
         return privateHosts.contains(key(host, port)) || allows(address);
     }

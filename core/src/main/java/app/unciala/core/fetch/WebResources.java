@@ -84,11 +84,14 @@ public final class WebResources implements Resources, Closeable {
         public List<InetSocketAddress> resolve(String host, int port) throws UnknownHostException {
             InetSocketAddress instead = rules.connectTo().get(FetchRules.key(host, port));
             if (instead != null) {
-                return List.of(new InetSocketAddress(checked(host, port, resolved(instead)), instead.getPort()));
+                InetAddress address = resolved(instead);
+                refuseUnless(rules.allows(instead.getHostString(), instead.getPort(), address), host, address);
+                return List.of(new InetSocketAddress(address, instead.getPort()));
             }
             List<InetSocketAddress> found = new ArrayList<>();
             for (InetAddress address : InetAddress.getAllByName(host)) {
-                found.add(new InetSocketAddress(checked(host, port, address), port));
+                refuseUnless(rules.allows(host, port, address), host, address);
+                found.add(new InetSocketAddress(address, port));
             }
             return found;
         }
@@ -109,11 +112,6 @@ public final class WebResources implements Resources, Closeable {
 
         private InetAddress resolved(InetSocketAddress address) throws UnknownHostException {
             return address.isUnresolved() ? InetAddress.getByName(address.getHostString()) : address.getAddress();
-        }
-
-        private InetAddress checked(String host, int port, InetAddress address) throws Forbidden {
-            refuseUnless(rules.allows(host, port, address), host, address);
-            return address;
         }
 
         private static void refuseUnless(boolean allowed, String host, InetAddress address) throws Forbidden {

@@ -42,6 +42,9 @@ public record Scope(SortedSet<Owner> owners) {
 
         /** The licenses that cover any of the families, or some of its faces. */
         Set<String> licensesCovering(Collection<String> familyIds);
+
+        /** The sites on whose pages the latest check found a face of any of the families, or one of these drawings. */
+        Set<String> sitesShowing(Collection<String> familyIds, Collection<String> drawings);
     }
 
     /** What a change of a license touches; {@code families} are those it covered before and covers now. */
@@ -49,7 +52,8 @@ public record Scope(SortedSet<Owner> owners) {
         return of(Stream.of(
                         Stream.of(Owner.license(id)),
                         families.stream().map(Owner::family),
-                        links.sitesAsking(families).stream().map(Owner::site))
+                        links.sitesAsking(families).stream().map(Owner::site),
+                        links.sitesShowing(families, Set.of()).stream().map(Owner::site))
                 .flatMap(owners -> owners));
     }
 
@@ -64,6 +68,14 @@ public record Scope(SortedSet<Owner> owners) {
                         ids.stream().map(Owner::family),
                         links.sitesAsking(ids).stream().map(Owner::site),
                         links.licensesCovering(ids).stream().map(Owner::license),
+                        links
+                                .sitesShowing(
+                                        ids,
+                                        files.stream()
+                                                .map(Snapshot.HeldFile::drawing)
+                                                .toList())
+                                .stream()
+                                .map(Owner::site),
                         files.stream().map(file -> Owner.bytes(file.sha256())),
                         files.stream().map(file -> Owner.drawing(file.drawing())))
                 .flatMap(owners -> owners));

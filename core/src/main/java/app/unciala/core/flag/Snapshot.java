@@ -235,6 +235,17 @@ public final class Snapshot implements Scope.Links {
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
+    @Override
+    public Set<String> sitesShowing(Collection<String> familyIds, Collection<String> drawings) {
+        return sites.values().stream()
+                .filter(site -> site.check().stream()
+                        .flatMap(check -> check.shown().stream())
+                        .anyMatch(shown -> drawings.contains(shown.digest())
+                                || shown.familyId().filter(familyIds::contains).isPresent()))
+                .map(Site::id)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
     /** Every owner that this snapshot can have flags of. */
     public Scope everything() {
         return Scope.of(Stream.of(

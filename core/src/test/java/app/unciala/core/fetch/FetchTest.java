@@ -152,15 +152,16 @@ class FetchTest {
 
     @Test
     void oneHostMayBePrivateWithoutTheOthers() throws IOException {
-        InetSocketAddress here = new InetSocketAddress(InetAddress.getLoopbackAddress(), port);
+        InetSocketAddress here = InetSocketAddress.createUnresolved("localhost", port);
         FetchRules rules = FetchRules.publicOnly()
-                .connecting("staging.client.example", 80, here, true)
-                .connecting("other.client.example", 80, here, false);
+                .connecting("staging.client.example", 80, here)
+                .connecting("other.client.example", 80, InetSocketAddress.createUnresolved("127.0.0.2", port))
+                .allowingPrivate("localhost", port);
         try (WebResources web = new WebResources(rules)) {
             assertThat(web.get("http://STAGING.client.example/page", Use.PAGE).isFound())
                     .isTrue();
             for (String refused :
-                    List.of("other.client.example", "staging.client.example:" + port, "localhost:" + port)) {
+                    List.of("other.client.example", "staging.client.example:" + port, "127.0.0.1:" + port)) {
                 assertThat(web.get("http://" + refused + "/page", Use.PAGE).isFound())
                         .as(refused)
                         .isFalse();
@@ -171,10 +172,11 @@ class FetchTest {
 
     @Test
     void aHostIsSignedInToAndNoOtherIsTold() throws IOException {
-        InetSocketAddress here = new InetSocketAddress(InetAddress.getLoopbackAddress(), port);
+        InetSocketAddress here = InetSocketAddress.createUnresolved("localhost", port);
         FetchRules rules = FetchRules.publicOnly()
-                .connecting("staging.client.example", 80, here, true)
-                .connecting("other.client.example", 80, here, true)
+                .connecting("staging.client.example", 80, here)
+                .connecting("other.client.example", 80, here)
+                .allowingPrivate("localhost", port)
                 .signingIn("staging.client.example", 80, "mara", "p:ss wörd");
         try (WebResources web = new WebResources(rules)) {
             assertThat(web.get("http://staging.client.example/signed-in", Use.PAGE)

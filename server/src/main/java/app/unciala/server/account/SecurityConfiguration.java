@@ -52,7 +52,7 @@ class SecurityConfiguration {
                         .hasRole(Level.ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .authenticated()
-                        .requestMatchers("/api/people/**")
+                        .requestMatchers("/api/people/**", "/api/private-hosts/**")
                         .hasRole(Level.ADMINISTRATOR.name())
                         .requestMatchers("/api/**")
                         .hasAnyRole(EDITORS)

@@ -93,6 +93,40 @@ public class HeldFamilies {
                 .toList();
     }
 
+    /** A held file with the family that it is a face of. */
+    public record HeldFace(
+            String fileId,
+            String familyId,
+            String familyName,
+            String fileName,
+            String sha256,
+            String drawing,
+            int codePoints) {}
+
+    /** The held files that have any of these ids or digests, oldest first. */
+    @Transactional(readOnly = true)
+    public List<HeldFace> faces(Collection<String> ids, Collection<String> sha256, Collection<String> drawings) {
+        Map<String, FaceFileEntity> found = new LinkedHashMap<>();
+        Parts.of(ids, part -> files.findAllById(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> found.put(file.id(), file)));
+        Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> found.put(file.id(), file)));
+        Map<String, String> names = new HashMap<>();
+        Parts.of(found.values().stream().map(FaceFileEntity::familyId).toList(), part -> families.findAllById(part)
+                .forEach(family -> names.put(family.id(), family.name())));
+        return found.values().stream()
+                .filter(file -> names.containsKey(file.familyId()))
+                .sorted(FaceFileEntity.BY_AGE)
+                .map(file -> new HeldFace(
+                        file.id(),
+                        file.familyId(),
+                        names.get(file.familyId()),
+                        file.fileName(),
+                        file.sha256(),
+                        file.drawing(),
+                        file.codePoints()))
+                .toList();
+    }
+
     /** Families as the core compares them; those that do not exist are left out. */
     @Transactional(readOnly = true)
     public List<Snapshot.Family> snapshots(Collection<String> ids) {

@@ -27,7 +27,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Order(10)
 public class Comparisons implements ApplicationRunner {
     /** To be raised when the comparison, or what is kept of it, changes. */
-    private static final int VERSION = 4;
+    private static final int VERSION = 5;
 
     private static final Logger LOG = LoggerFactory.getLogger(Comparisons.class);
 

@@ -1,5 +1,6 @@
 package app.unciala.server.flag;
 
+import app.unciala.core.flag.LatestCheck;
 import app.unciala.core.flag.Owner.Type;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.flag.Snapshot;
@@ -21,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Loads what the comparison of a scope looks at, by key and in a fixed number of queries. */
@@ -30,6 +32,7 @@ public class SnapshotLoader {
     private final LicenseService licenses;
     private final SiteService sites;
     private final LatestPacks packs;
+    private final LatestChecks checks;
     private final Links links;
     private final Clock clock;
 
@@ -38,12 +41,14 @@ public class SnapshotLoader {
             LicenseService licenses,
             SiteService sites,
             LatestPacks packs,
+            LatestChecks checks,
             Links links,
             Clock clock) {
         this.families = families;
         this.licenses = licenses;
         this.sites = sites;
         this.packs = packs;
+        this.checks = checks;
         this.links = links;
         this.clock = clock;
     }
@@ -52,13 +57,12 @@ public class SnapshotLoader {
     public Snapshot load(Scope scope) {
         Set<String> siteIds = new HashSet<>(scope.ids(Type.SITE));
         siteIds.addAll(links.sitesAsking(scope.ids(Type.FAMILY)));
-        List<Snapshot.Site> foundSites =
-                withPacks(sites.withIds(siteIds).stream().map(Site::toSnapshot).toList(), scope.ids(Type.SITE));
+        List<Snapshot.Site> foundSites = withPacksAndChecks(
+                sites.withIds(siteIds).stream().map(Site::toSnapshot).toList(), scope.ids(Type.SITE));
         Set<String> judged = new HashSet<>(scope.ids(Type.FAMILY));
         foundSites.stream()
                 .filter(site -> scope.ids(Type.SITE).contains(site.id()))
-                .flatMap(site -> site.asks().stream())
-                .map(Ask::familyId)
+                .flatMap(site -> Stream.concat(site.asks().stream().map(Ask::familyId), shown(site)))
                 .forEach(judged::add);
         Set<String> licenseIds = new HashSet<>(scope.ids(Type.LICENSE));
         licenseIds.addAll(links.licensesCovering(judged));
@@ -93,14 +97,23 @@ public class SnapshotLoader {
                 LocalDate.now(clock),
                 families.snapshots(),
                 licenses.all().stream().map(Recorded::toLicense).toList(),
-                withPacks(all, all.stream().map(Snapshot.Site::id).collect(Collectors.toSet())));
+                withPacksAndChecks(all, all.stream().map(Snapshot.Site::id).collect(Collectors.toSet())));
     }
 
-    /** Those sites that are compared themselves have their latest pack with them. */
-    private List<Snapshot.Site> withPacks(List<Snapshot.Site> found, Set<String> compared) {
-        Map<String, LatestPack> latest = packs.of(compared);
+    /** The families of the fonts that a site's pages show. */
+    private static Stream<String> shown(Snapshot.Site site) {
+        return site.check().stream().flatMap(check -> check.shown().stream()).flatMap(font -> font.familyId().stream());
+    }
+
+    /** Those sites that are compared themselves have their latest pack and check with them. */
+    private List<Snapshot.Site> withPacksAndChecks(List<Snapshot.Site> found, Set<String> compared) {
+        Map<String, LatestPack> latestPacks = packs.of(compared);
+        Map<String, LatestCheck> latestChecks = checks.of(compared);
         return found.stream()
-                .map(site -> Optional.ofNullable(latest.get(site.id()))
+                .map(site -> Optional.ofNullable(latestPacks.get(site.id()))
+                        .map(site::with)
+                        .orElse(site))
+                .map(site -> Optional.ofNullable(latestChecks.get(site.id()))
                         .map(site::with)
                         .orElse(site))
                 .toList();

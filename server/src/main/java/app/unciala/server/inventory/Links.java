@@ -33,6 +33,19 @@ public class Links implements Scope.Links {
     }
 
     @Override
+    public Set<String> sitesShowing(Collection<String> familyIds, Collection<String> drawings) {
+        String query =
+                "select f.site_id from shown_font f join site s on s.id = f.site_id where s.deleted_at is null and ";
+        Set<String> found = look(query + "f.family_id in (:ids)", familyIds);
+        found.addAll(look(
+                query + "f.drawing in (select h.drawing from face_file h where h.deleted_at is null"
+                        + " and h.family_id in (:ids))",
+                familyIds));
+        found.addAll(look(query + "f.drawing in (:ids)", drawings));
+        return found;
+    }
+
+    @Override
     public Set<String> licensesCovering(Collection<String> familyIds) {
         return look(
                 "select l.license_id from license_family l join license i on i.id = l.license_id"

@@ -33,6 +33,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.domain.Window;
 import org.springframework.stereotype.Service;
@@ -51,6 +52,7 @@ public class PackService {
     private final Links links;
     private final HistoryService history;
     private final Actor actor;
+    private final ApplicationEventPublisher events;
     private final Changes changes;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
@@ -64,6 +66,7 @@ public class PackService {
             Links links,
             HistoryService history,
             Actor actor,
+            ApplicationEventPublisher events,
             Changes changes,
             EntityManager entities,
             TransactionTemplate transaction,
@@ -75,11 +78,15 @@ public class PackService {
         this.links = links;
         this.history = history;
         this.actor = actor;
+        this.events = events;
         this.changes = changes;
         this.entities = entities;
         this.transaction = transaction;
         this.clock = clock;
     }
+
+    /** Somebody said that a pack of a site was placed on its host. */
+    public record PackPlaced(String siteId) {}
 
     /** One file of a pack, or what was left out or undone ({@code bytes} 0, with the reason as its path). */
     public record Content(String path, long bytes, boolean leftOut) {}
@@ -206,6 +213,17 @@ public class PackService {
                 PackDifference.between(before.map(this::unzipped).orElse(new Pack(List.of())), unzipped(pack)));
     }
 
+    /** The files of a pack. */
+    public record PackFiles(String id, Instant madeAt, Pack files) {}
+
+    /** The files of a site's latest pack, if it has one. */
+    @Transactional(readOnly = true)
+    public Optional<PackFiles> latestFiles(String siteId) {
+        return packs.latestOf(List.of(siteId)).stream()
+                .findFirst()
+                .map(pack -> new PackFiles(pack.id(), pack.madeAt(), unzipped(pack)));
+    }
+
     private Pack unzipped(PackEntity pack) {
         try {
             return Pack.unzipped(new ByteArrayInputStream(store.get(pack.sha256())));
@@ -230,6 +248,9 @@ public class PackService {
                         : "Said that a pack of “" + site.name() + "” was placed on " + Sentences.day(day)));
         entities.flush();
         changes.touched(Scope.of(Stream.of(Owner.site(site.id()))));
+        if (day != null) {
+            events.publishEvent(new PackPlaced(site.id()));
+        }
         return view(pack, maker.basis(site));
     }
 

@@ -46,6 +46,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -79,6 +80,7 @@ class PackServiceTest {
             mock(Links.class),
             mock(HistoryService.class),
             actor,
+            mock(ApplicationEventPublisher.class),
             mock(Changes.class),
             entities,
             transaction,

@@ -1,0 +1,165 @@
+package app.unciala.server.check;
+
+import app.unciala.core.domain.DomainName;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.site.SiteService.Site;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which pages of a site are checked, and how they are reached.
+ *
+ * @param addresses pages that are always read
+ * @param follows whether pages are found by sitemaps and links as well
+ * @param mostPages how many pages are read, those named among them
+ * @param watched whether they are checked daily, and when a pack was placed
+ * @param connections hosts that are connected to at another address
+ * @param signIns hosts that want a name and a password
+ */
+public record CheckPlan(
+        @Size(max = 100, message = "At most 100 pages are named.")
+        List<
+                        @NotNull(message = "An address is a text.")
+                        @Size(max = 2000, message = "An address has at most 2,000 characters.") String>
+                addresses,
+
+        boolean follows,
+
+        @Min(value = 1, message = "At least one page is read.")
+        @Max(value = 200, message = "At most 200 pages are read.")
+        int mostPages,
+
+        boolean watched,
+
+        @Size(max = 50, message = "At most 50 hosts are connected to elsewhere.")
+        List<@NotNull(message = "A connection is an object.") @Valid Connection> connections,
+
+        @Size(max = 50, message = "At most 50 hosts are signed in to.")
+        List<@NotNull(message = "A sign-in is an object.") @Valid SignIn> signIns) {
+    private static final int USUAL_PAGES = 20;
+
+    public CheckPlan {
+        addresses = addresses == null ? List.of() : List.copyOf(addresses);
+        connections = connections == null ? List.of() : List.copyOf(connections);
+        signIns = signIns == null ? List.of() : List.copyOf(signIns);
+    }
+
+    /** A host with its port that is connected to at another one, each such as {@code staging.client.example:443}. */
+    public record Connection(
+            @NotNull(message = "Say which host.") @Size(max = 300, message = "A host has at most 300 characters.")
+            String host,
+
+            @NotNull(message = "Say where to connect to.")
+            @Size(max = 300, message = "A host has at most 300 characters.")
+            String to) {}
+
+    /**
+     * The name and password that a host wants. The password is written and never read: in answers it is null.
+     *
+     * @param password null keeps the one that is known
+     */
+    public record SignIn(
+            @NotNull(message = "Say which host.") @Size(max = 300, message = "A host has at most 300 characters.")
+            String host,
+
+            @NotNull(message = "Say who signs in.") @Size(max = 200, message = "A name has at most 200 characters.")
+            String name,
+
+            @Schema(types = {"string", "null"})
+            @Size(max = 200, message = "A password has at most 200 characters.")
+            @Nullable
+            String password) {}
+
+    /** The start page of the first domain that visitors see, and what it leads to. */
+    static CheckPlan usual(Site site) {
+        return new CheckPlan(
+                site.domains().stream()
+                        .filter(domain -> !site.staging().contains(domain))
+                        .limit(1)
+                        .map(domain -> "https://" + domain + "/")
+                        .toList(),
+                true,
+                USUAL_PAGES,
+                false,
+                List.of(),
+                List.of());
+    }
+
+    /** As it is kept: in one form, with pages of the site's own hosts only, and passwords for no others. */
+    CheckPlan checked(Site site) {
+        return new CheckPlan(
+                addresses.stream()
+                        .map(address -> address(address, site))
+                        .distinct()
+                        .toList(),
+                follows,
+                mostPages,
+                watched,
+                connections.stream()
+                        .map(one -> new Connection(
+                                HostAndPort.parse("connections", one.host()).toString(),
+                                HostAndPort.parse("connections", one.to()).toString()))
+                        .toList(),
+                signIns.stream()
+                        .map(one -> new SignIn(ownHost(one.host(), site, "signIns"), one.name(), one.password()))
+                        .toList());
+    }
+
+    private static String address(String typed, Site site) {
+        String text = typed.strip();
+        try {
+            URI uri = new URI(text.matches("(?i)[a-z]+://.*") ? text : "https://" + text);
+            String scheme = uri.getScheme().toLowerCase(Locale.ROOT);
+            if (!Set.of("http", "https").contains(scheme) || uri.getHost() == null || uri.getUserInfo() != null) {
+                throw Fault.invalid(
+                        "addresses", "“" + text + "” is no address of a page, such as https://client.example/.");
+            }
+            String host = own(uri.getHost(), site, "addresses");
+            return new URI(
+                            scheme,
+                            null,
+                            host,
+                            uri.getPort(),
+                            uri.getPath() == null || uri.getPath().isEmpty() ? "/" : uri.getPath(),
+                            uri.getQuery(),
+                            null)
+                    .toASCIIString();
+        } catch (URISyntaxException e) {
+            throw Fault.invalid(
+                    "addresses", "“" + text + "” is no address of a page, such as https://client.example/.");
+        }
+    }
+
+    private static String ownHost(String typed, Site site, String field) {
+        HostAndPort host = HostAndPort.parse(field, typed);
+        return own(host.host(), site, field) + ":" + host.port();
+    }
+
+    private static String own(String host, Site site, String field) {
+        String ascii;
+        try {
+            ascii = DomainName.parse(host).ascii();
+        } catch (IllegalArgumentException e) {
+            throw Fault.invalid(field, e.getMessage() + ".");
+        }
+        if (!site.domains().contains(ascii)) {
+            throw Fault.invalid(field, ascii + " is not among the site’s domains.");
+        }
+        return ascii;
+    }
+
+    CheckPlan withSignIns(List<SignIn> others) {
+        return new CheckPlan(addresses, follows, mostPages, watched, connections, new ArrayList<>(others));
+    }
+}

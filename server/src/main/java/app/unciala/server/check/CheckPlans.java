@@ -1,0 +1,141 @@
+package app.unciala.server.check;
+
+import app.unciala.core.fetch.FetchRules;
+import app.unciala.server.check.CheckPlan.Connection;
+import app.unciala.server.check.CheckPlan.SignIn;
+import app.unciala.server.fault.Fault;
+import app.unciala.server.history.HistoryService;
+import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
+import java.net.InetSocketAddress;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is checked of each site, and what may be connected to for it. */
+@Service
+public class CheckPlans {
+    private final CheckPlanRepository plans;
+    private final SiteService sites;
+    private final PrivateHosts privateHosts;
+    private final Secrets secrets;
+    private final HistoryService history;
+
+    CheckPlans(
+            CheckPlanRepository plans,
+            SiteService sites,
+            PrivateHosts privateHosts,
+            Secrets secrets,
+            HistoryService history) {
+        this.plans = plans;
+        this.sites = sites;
+        this.privateHosts = privateHosts;
+        this.secrets = secrets;
+        this.history = history;
+    }
+
+    /** A plan with its version, which is 0 as long as nobody has changed it. */
+    public record VersionedPlan(long version, CheckPlan plan) {}
+
+    /** The plan of a site without its passwords. */
+    @Transactional(readOnly = true)
+    public VersionedPlan get(String siteId) {
+        Site site = sites.get(siteId);
+        return plans.findById(siteId)
+                .map(CheckPlans::shown)
+                .orElseGet(() -> new VersionedPlan(0, CheckPlan.usual(site)));
+    }
+
+    @Transactional
+    public VersionedPlan update(String siteId, long expectedVersion, CheckPlan draft) {
+        Site site = sites.get(siteId);
+        CheckPlanEntity kept = plans.findById(siteId).orElse(null);
+        if ((kept == null ? 0 : kept.version()) != expectedVersion) {
+            throw Fault.stale();
+        }
+        CheckPlan checked = draft.checked(site);
+        Map<String, String> before = described(kept == null ? CheckPlan.usual(site) : kept.plan());
+        CheckPlanEntity entity = kept == null ? new CheckPlanEntity(siteId) : kept;
+        entity.edit(checked.withSignIns(checked.signIns().stream()
+                .map(signIn ->
+                        encrypted(signIn, kept == null ? List.of() : kept.plan().signIns()))
+                .toList()));
+        CheckPlanEntity saved = plans.saveAndFlush(entity);
+        history.record(Deed.of("site", siteId, site.name(), "Changed which pages of “" + site.name() + "” are checked")
+                .changing(before, described(checked)));
+        return shown(saved);
+    }
+
+    private SignIn encrypted(SignIn signIn, List<SignIn> known) {
+        String kept = signIn.password() == null || signIn.password().isEmpty()
+                ? known.stream()
+                        .filter(one ->
+                                one.host().equals(signIn.host()) && one.name().equals(signIn.name()))
+                        .map(SignIn::password)
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElseThrow(() -> Fault.invalid("signIns", "Type the password of " + signIn.name() + "."))
+                : secrets.encrypted(signIn.password());
+        return new SignIn(signIn.host(), signIn.name(), kept);
+    }
+
+    private static VersionedPlan shown(CheckPlanEntity entity) {
+        CheckPlan plan = entity.plan();
+        return new VersionedPlan(
+                entity.version(),
+                plan.withSignIns(plan.signIns().stream()
+                        .map(one -> new SignIn(one.host(), one.name(), null))
+                        .toList()));
+    }
+
+    /** The sites that are checked daily. */
+    @Transactional(readOnly = true)
+    List<String> watched() {
+        return plans.findAll().stream()
+                .filter(plan -> plan.plan().watched())
+                .map(CheckPlanEntity::siteId)
+                .toList();
+    }
+
+    /** What may be fetched for a plan with its passwords. */
+    @Transactional(readOnly = true)
+    FetchRules rules(String siteId) {
+        FetchRules rules = FetchRules.publicOnly();
+        for (HostAndPort host : privateHosts.hosts()) {
+            rules = rules.allowingPrivate(host.host(), host.port());
+        }
+        @Nullable CheckPlanEntity entity = plans.findById(siteId).orElse(null);
+        if (entity == null) {
+            return rules;
+        }
+        for (Connection connection : entity.plan().connections()) {
+            HostAndPort host = HostAndPort.parse("connections", connection.host());
+            HostAndPort to = HostAndPort.parse("connections", connection.to());
+            rules = rules.connecting(
+                    host.host(), host.port(), InetSocketAddress.createUnresolved(to.host(), to.port()));
+        }
+        for (SignIn signIn : entity.plan().signIns()) {
+            HostAndPort host = HostAndPort.parse("signIns", signIn.host());
+            String password = signIn.password() == null
+                    ? ""
+                    : secrets.decrypted(signIn.password()).orElse("");
+            rules = rules.signingIn(host.host(), host.port(), signIn.name(), password);
+        }
+        return rules;
+    }
+
+    private static Map<String, String> described(CheckPlan plan) {
+        Map<String, String> words = new LinkedHashMap<>();
+        words.put("pages", String.join(", ", plan.addresses()));
+        words.put("found by links", plan.follows() ? "up to " + plan.mostPages() : "no");
+        words.put("checked daily", plan.watched() ? "yes" : "no");
+        plan.connections().forEach(one -> words.put("connection of " + one.host(), one.to()));
+        plan.signIns().forEach(one -> words.put("sign-in at " + one.host(), one.name()));
+        return words;
+    }
+}

@@ -1,0 +1,101 @@
+package app.unciala.server.check;
+
+import app.unciala.core.check.CheckDifference.Said;
+import app.unciala.core.check.CheckDifference.Told;
+import app.unciala.core.check.ThirdParties.ThirdParty;
+import app.unciala.core.css.TextRole;
+import app.unciala.server.check.CheckedText.PageNote;
+import app.unciala.server.inventory.SlotView;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a check found on all pages together, as it is kept.
+ *
+ * @param pack the files of the pack that was the latest then; null if there was none
+ */
+record CheckReport(
+        List<PageLine> pages,
+        List<FoundFont> fonts,
+        List<PageNote> notes,
+        List<ThirdParty> thirdParties,
+        List<UsedRole> used,
+        @Nullable PackOnHost pack) {
+    /**
+     * A page in short.
+     *
+     * @param why why it could not be read; null if it was
+     * @param fontBytes what its fonts weigh on the first view
+     * @param requests how many style sheets and fonts are asked for
+     */
+    public record PageLine(
+            int position,
+            String url,
+            String title,
+            @Schema(types = {"string", "null"}) @Nullable String why,
+            int texts,
+            int errors,
+            int warnings,
+            int notes,
+            long fontBytes,
+            int requests) {
+        boolean isRead() {
+            return why == null;
+        }
+    }
+
+    /**
+     * A font that paints text of the pages.
+     *
+     * @param name its family and face as it says itself
+     * @param pages those it was found on
+     * @param hosts of those pages, in ASCII
+     * @param texts how many texts it paints, or a part of them
+     * @param fromOthers whether it comes from a host of others
+     * @param inPack whether the pack that was the latest then has these very bytes
+     * @param nearFileId the held file drawn most like it, if one is drawn like it at all
+     * @param nearAlike how much, from 0 to 1
+     */
+    record FoundFont(
+            String sha256,
+            String drawing,
+            String family,
+            String name,
+            SlotView slot,
+            String format,
+            long bytes,
+            int codePoints,
+            List<String> urls,
+            List<String> pages,
+            List<String> hosts,
+            int texts,
+            boolean fromOthers,
+            boolean inPack,
+            @Nullable String nearFileId,
+            double nearAlike) {}
+
+    /** What texts of a role are painted in, that of most of them first; {@code fonts} are digests of bytes. */
+    record UsedRole(TextRole role, List<String> fonts, int texts) {}
+
+    /** The files of a pack against what pages ask for. */
+    public record PackOnHost(String packId, Instant madeAt, List<PlacedFile> files) {}
+
+    /** A file of a pack: {@code SAME} is there, {@code OTHER} has its name and other bytes, {@code NOT_ASKED} for. */
+    public record PlacedFile(
+            String path,
+            String state,
+            @Schema(types = {"string", "null"}) @Nullable String url) {}
+
+    /** What it said, to be compared with another. */
+    Told told() {
+        return new Told(
+                pages.stream().map(PageLine::url).collect(Collectors.toCollection(LinkedHashSet::new)),
+                notes.stream()
+                        .map(note -> new Said(note.page(), note.kind(), note.severity(), note.message()))
+                        .toList());
+    }
+}

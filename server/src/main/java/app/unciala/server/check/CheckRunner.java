@@ -1,0 +1,262 @@
+package app.unciala.server.check;
+
+import app.unciala.core.check.CheckedPage;
+import app.unciala.core.check.SitePlan;
+import app.unciala.core.check.SiteReader;
+import app.unciala.core.check.ThirdParties;
+import app.unciala.core.check.UsedRoles;
+import app.unciala.core.fetch.WebResources;
+import app.unciala.core.flag.Owner;
+import app.unciala.core.flag.Scope;
+import app.unciala.core.font.FontFormat;
+import app.unciala.core.page.PageRequest;
+import app.unciala.core.page.Resources.Use;
+import app.unciala.server.check.CheckReport.FoundFont;
+import app.unciala.server.check.CheckReport.PackOnHost;
+import app.unciala.server.check.CheckReport.PageLine;
+import app.unciala.server.check.CheckReport.PlacedFile;
+import app.unciala.server.check.CheckReport.UsedRole;
+import app.unciala.server.check.CheckedText.PageNote;
+import app.unciala.server.family.HeldFamilies;
+import app.unciala.server.family.HeldSketches;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.pack.PackService;
+import app.unciala.server.pack.PackService.PackFiles;
+import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
+import app.unciala.server.storage.FileStore;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Reads the pages of a site, away from the request, and keeps what was found. */
+@Component
+class CheckRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(CheckRunner.class);
+    private static final int MOST_NOTES = 3_000;
+    private static final int KEPT_CHECKS = 10;
+
+    private final SiteCheckRepository checks;
+    private final CheckedPageRepository pages;
+    private final CheckPlans plans;
+    private final SiteService sites;
+    private final PackService packs;
+    private final FileStore store;
+    private final HeldSketches sketches;
+    private final HeldFamilies families;
+    private final ShownFonts shown;
+    private final Changes changes;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    CheckRunner(
+            SiteCheckRepository checks,
+            CheckedPageRepository pages,
+            CheckPlans plans,
+            SiteService sites,
+            PackService packs,
+            FileStore store,
+            HeldSketches sketches,
+            HeldFamilies families,
+            ShownFonts shown,
+            Changes changes,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.checks = checks;
+        this.pages = pages;
+        this.plans = plans;
+        this.sites = sites;
+        this.packs = packs;
+        this.store = store;
+        this.sketches = sketches;
+        this.families = families;
+        this.shown = shown;
+        this.changes = changes;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** Runs a check; one that a stop of the server interrupted begins again. */
+    void run(String id) {
+        SiteCheckEntity check = checks.findById(id).orElse(null);
+        if (check == null || check.state().isOver()) {
+            return;
+        }
+        try {
+            new Running(check).run();
+        } catch (RuntimeException | Error | IOException e) {
+            LOG.error("Check {} cannot be run", id, e);
+            transaction.executeWithoutResult(status -> checks.findById(id)
+                    .ifPresent(failed -> failed.fail(
+                            clock.instant(),
+                            "The pages could not be read: " + e.getMessage() + ". Check them again.")));
+        }
+    }
+
+    /** One run over the pages of a site. */
+    private final class Running implements SiteReader.Listener {
+        private final String id;
+        private final Site site;
+        private final FontGathering fonts;
+        private final UsedRoles used = new UsedRoles();
+        private final List<PageLine> lines = new ArrayList<>();
+        private final List<PageNote> notes = new ArrayList<>();
+        private final Map<String, PageRequest> requests = new LinkedHashMap<>();
+        private final Map<String, String> digests = new LinkedHashMap<>();
+        private boolean stopped;
+
+        Running(SiteCheckEntity check) {
+            id = check.id();
+            site = sites.get(check.siteId());
+            fonts = new FontGathering(store, sketches, families, site.domains());
+        }
+
+        void run() throws IOException {
+            transaction.executeWithoutResult(status -> pages.deleteByCheckId(id));
+            CheckPlan plan = plans.get(site.id()).plan();
+            SitePlan reading = new SitePlan(
+                    plan.addresses().stream()
+                            .filter(address -> site.domains().contains(FontGathering.host(address)))
+                            .toList(),
+                    Set.copyOf(site.domains()),
+                    plan.follows(),
+                    plan.mostPages());
+            try (WebResources web = new WebResources(plans.rules(site.id()))) {
+                SiteReader.read(reading, web, this);
+            }
+            Optional<PackFiles> pack = packs.latestFiles(site.id());
+            Set<String> ofPack = pack.stream()
+                    .flatMap(latest -> latest.files().entries().stream())
+                    .map(entry -> FileStore.sha256(entry.bytes()))
+                    .collect(Collectors.toSet());
+            List<FoundFont> found = fonts.all(ofPack);
+            CheckReport report = new CheckReport(
+                    lines,
+                    found,
+                    notes,
+                    ThirdParties.of(requests.values(), site.domains()),
+                    usedRoles(),
+                    pack.map(this::onHost).orElse(null));
+            transaction.executeWithoutResult(status -> keep(report));
+        }
+
+        @Override
+        public boolean reading(String url, int read, int known) {
+            Boolean goesOn = transaction.execute(status -> {
+                SiteCheckEntity check = checks.findById(id).orElseThrow();
+                if (check.state().isOver()) {
+                    return false;
+                }
+                check.reading(url, read, known);
+                return true;
+            });
+            stopped = !Boolean.TRUE.equals(goesOn);
+            return !stopped;
+        }
+
+        @Override
+        public void page(CheckedPage page) {
+            Map<String, String> ofPage = fonts.add(page);
+            digests.putAll(ofPage);
+            used.add(page.laptop().runs());
+            page.requests().forEach(request -> requests.putIfAbsent(request.url(), request));
+            CheckedText text = CheckedText.of(page, ofPage);
+            text.notes().stream().limit(Math.max(0, MOST_NOTES - notes.size())).forEach(notes::add);
+            lines.add(line(page, text));
+            transaction.executeWithoutResult(status -> pages.save(new CheckedPageEntity(id, lines.size() - 1, text)));
+        }
+
+        private PageLine line(CheckedPage page, CheckedText text) {
+            List<PageRequest> asked = page.laptop().requests();
+            return new PageLine(
+                    lines.size(),
+                    page.url(),
+                    text.title(),
+                    page.laptop().isRead() ? null : page.laptop().why(),
+                    text.allRuns(),
+                    count(text, "error"),
+                    count(text, "warning"),
+                    count(text, "note"),
+                    asked.stream()
+                            .filter(request -> request.use() == Use.FONT)
+                            .mapToLong(PageRequest::bytes)
+                            .sum(),
+                    asked.size());
+        }
+
+        private static int count(CheckedText text, String severity) {
+            return (int) text.notes().stream()
+                    .filter(note -> note.severity().equals(severity))
+                    .count();
+        }
+
+        private List<UsedRole> usedRoles() {
+            return used.all().stream()
+                    .map(role -> new UsedRole(
+                            role.role(),
+                            role.faces().stream()
+                                    .flatMap(face -> Stream.ofNullable(digests.get(face.url())))
+                                    .distinct()
+                                    .toList(),
+                            role.texts()))
+                    .toList();
+        }
+
+        private PackOnHost onHost(PackFiles pack) {
+            List<PlacedFile> files = pack.files().entries().stream()
+                    .filter(entry -> FontFormat.promisedBy(entry.path()).isPresent()
+                            || entry.path().endsWith(".css"))
+                    .map(entry -> placed(entry.path(), FileStore.sha256(entry.bytes())))
+                    .toList();
+            return new PackOnHost(pack.id(), pack.madeAt(), files);
+        }
+
+        private PlacedFile placed(String path, String sha256) {
+            String name = path.substring(path.lastIndexOf('/') + 1);
+            @Nullable
+            PageRequest same = requests.values().stream()
+                    .filter(request -> request.sha256().equals(sha256))
+                    .findFirst()
+                    .orElse(null);
+            if (same != null) {
+                return new PlacedFile(path, "SAME", same.url());
+            }
+            return requests.values().stream()
+                    .filter(request -> request.fileName().equals(name) && request.status() == 200)
+                    .findFirst()
+                    .map(request -> new PlacedFile(path, "OTHER", request.url()))
+                    .orElse(new PlacedFile(path, "NOT_ASKED", null));
+        }
+
+        /** Ends the check; what was stopped halfway says nothing of the site. */
+        private void keep(CheckReport report) {
+            changes.begin();
+            SiteCheckEntity check = checks.findById(id).orElseThrow();
+            if (stopped || check.state().isOver()) {
+                check.end(CheckState.STOPPED, clock.instant(), report);
+                return;
+            }
+            check.end(CheckState.DONE, clock.instant(), report);
+            Set<String> touched = new TreeSet<>(shown.replace(site.id(), report.fonts()));
+            checks.flush();
+            checks.findBySiteIdOrderByAskedAtDescIdAsc(site.id()).stream()
+                    .skip(KEPT_CHECKS)
+                    .forEach(checks::delete);
+            changes.touched(Scope.of(Stream.concat(
+                    Stream.of(Owner.site(site.id())), touched.stream().map(Owner::family))));
+        }
+    }
+}

@@ -1,0 +1,141 @@
+package app.unciala.server.check;
+
+import app.unciala.core.check.CheckedPage;
+import app.unciala.core.css.cascade.FamilyName;
+import app.unciala.core.css.cascade.Rule;
+import app.unciala.core.page.PageReading;
+import app.unciala.core.page.Run;
+import app.unciala.core.page.Run.Given;
+import app.unciala.server.inventory.Texts;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The text of a page with what visitors get, and what is wrong.
+ *
+ * @param runs in the order of the page, as on a laptop; the first 1,500
+ * @param allRuns how many there are
+ */
+public record CheckedText(String url, String title, List<RunView> runs, int allRuns, List<PageNote> notes) {
+    static final CheckedText NONE = new CheckedText("", "", List.of(), 0, List.of());
+    private static final int MOST_RUNS = 1_500;
+    private static final int LONGEST = 600;
+
+    /**
+     * A text.
+     *
+     * @param path a selector that matches its element alone
+     * @param family the families asked for
+     * @param size in CSS pixels
+     * @param given what paints it, the face of most of its characters first
+     * @param rule what decided on the family; null when no rule did
+     */
+    public record RunView(
+            String text,
+            String path,
+            List<String> family,
+            double weight,
+            String slope,
+            double width,
+            double size,
+            List<GivenView> given,
+            @Schema(types = {"object", "null"}) @Nullable RuleView rule) {}
+
+    /**
+     * What paints a text, or some characters of it.
+     *
+     * @param url the file; null for a face of the system
+     * @param sha256 of the file; null for a face of the system
+     * @param synthesized what browsers fake: {@code bold}, {@code oblique}
+     */
+    public record GivenView(
+            String family,
+            double weight,
+            String slope,
+            @Schema(types = {"string", "null"}) @Nullable String url,
+            @Schema(types = {"string", "null"}) @Nullable String sha256,
+            List<String> synthesized,
+            String characters) {}
+
+    /** A rule of a style sheet or of the page. */
+    public record RuleView(String url, int line, String selector) {}
+
+    /**
+     * One thing that is wrong on a page.
+     *
+     * @param page its address
+     * @param severity {@code error}, {@code warning} or {@code note}
+     * @param text the first text concerned; null if it is about none
+     * @param onPhoneOnly whether it is so in a narrow window only
+     */
+    public record PageNote(
+            String page,
+            String kind,
+            String severity,
+            String message,
+            @Schema(types = {"string", "null"}) @Nullable String text,
+            @Schema(types = {"string", "null"}) @Nullable String path,
+            @Schema(types = {"string", "null"}) @Nullable String fix,
+            boolean onPhoneOnly) {}
+
+    /** {@code digests} are those of the page's fonts, by address. */
+    static CheckedText of(CheckedPage page, Map<String, String> digests) {
+        PageReading laptop = page.laptop();
+        return new CheckedText(
+                page.url(),
+                laptop.title(),
+                laptop.runs().stream()
+                        .limit(MOST_RUNS)
+                        .map(run -> view(run, digests))
+                        .toList(),
+                laptop.runs().size(),
+                notes(page));
+    }
+
+    private static List<PageNote> notes(CheckedPage page) {
+        return page.findings().stream()
+                .map(seen -> new PageNote(
+                        page.url(),
+                        seen.finding().kind().key(),
+                        seen.finding().kind().severity().key(),
+                        seen.finding().message(),
+                        seen.finding()
+                                .text()
+                                .map(text -> Texts.cut(text, LONGEST))
+                                .orElse(null),
+                        seen.finding().path().orElse(null),
+                        seen.finding().fix().orElse(null),
+                        seen.onPhoneOnly()))
+                .toList();
+    }
+
+    private static RunView view(Run run, Map<String, String> digests) {
+        return new RunView(
+                Texts.cut(run.text(), LONGEST),
+                run.path(),
+                run.style().families().stream().map(FamilyName::name).toList(),
+                run.style().weight(),
+                run.style().slope().key(),
+                run.style().width(),
+                run.style().usedSize(),
+                run.given().stream().map(given -> view(given, digests)).toList(),
+                run.style().familyRule().map(CheckedText::view).orElse(null));
+    }
+
+    private static GivenView view(Given given, Map<String, String> digests) {
+        return new GivenView(
+                given.family(),
+                given.weight(),
+                given.slope().key(),
+                given.url().orElse(null),
+                given.url().map(digests::get).orElse(null),
+                given.synthesized(),
+                given.characters());
+    }
+
+    private static RuleView view(Rule rule) {
+        return new RuleView(rule.url(), rule.line(), rule.selector());
+    }
+}

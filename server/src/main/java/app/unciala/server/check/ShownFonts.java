@@ -1,0 +1,100 @@
+package app.unciala.server.check;
+
+import app.unciala.server.check.CheckReport.FoundFont;
+import app.unciala.server.family.HeldFamilies;
+import app.unciala.server.family.HeldFamilies.HeldFace;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What is held of the fonts that pages show: looked up anew each time, since what is held changes. */
+@Component
+class ShownFonts {
+    private final HeldFamilies families;
+    private final JdbcClient database;
+
+    ShownFonts(HeldFamilies families, JdbcClient database) {
+        this.families = families;
+        this.database = database;
+    }
+
+    /** How a font on a page is held. */
+    public enum Held {
+        SAME_BYTES,
+        SAME_DRAWING,
+        /** A part of the characters of what is held. */
+        CUT,
+        /** Drawn nearly as what is held, such as another version of it. */
+        ALIKE
+    }
+
+    /** The held file that a font on a page is, or was made from. */
+    public record HeldAs(Held how, String familyId, String familyName, String fileName) {}
+
+    /** What each of the fonts is held as, by digest of its bytes; those that are not held are left out. */
+    Map<String, HeldAs> held(Collection<FoundFont> fonts) {
+        List<HeldFace> faces = families.faces(
+                fonts.stream()
+                        .flatMap(font -> Optional.ofNullable(font.nearFileId()).stream())
+                        .toList(),
+                fonts.stream().map(FoundFont::sha256).toList(),
+                fonts.stream().map(FoundFont::drawing).toList());
+        Map<String, HeldAs> held = new LinkedHashMap<>();
+        for (FoundFont font : fonts) {
+            held(font, faces).ifPresent(as -> held.put(font.sha256(), as));
+        }
+        return held;
+    }
+
+    private static Optional<HeldAs> held(FoundFont font, List<HeldFace> faces) {
+        return first(faces, face -> face.sha256().equals(font.sha256()), face -> Held.SAME_BYTES)
+                .or(() -> first(faces, face -> face.drawing().equals(font.drawing()), face -> Held.SAME_DRAWING))
+                .or(() -> first(
+                        faces,
+                        face -> face.fileId().equals(font.nearFileId()),
+                        face -> font.codePoints() < face.codePoints() ? Held.CUT : Held.ALIKE));
+    }
+
+    private static Optional<HeldAs> first(List<HeldFace> faces, Predicate<HeldFace> is, Function<HeldFace, Held> how) {
+        return faces.stream()
+                .filter(is)
+                .findFirst()
+                .map(face -> new HeldAs(how.apply(face), face.familyId(), face.familyName(), face.fileName()));
+    }
+
+    /** Keeps the fonts of a site's latest check to be looked up by; gives the families of these and of those before. */
+    Set<String> replace(String siteId, List<FoundFont> fonts) {
+        Map<String, HeldAs> held = held(fonts);
+        Set<String> touched = new TreeSet<>(
+                database.sql("select family_id from shown_font where site_id = :site and family_id is not null")
+                        .param("site", siteId)
+                        .query(String.class)
+                        .list());
+        database.sql("delete from shown_font where site_id = :site")
+                .param("site", siteId)
+                .update();
+        for (FoundFont font : fonts) {
+            String familyId =
+                    held.containsKey(font.sha256()) ? held.get(font.sha256()).familyId() : null;
+            if (familyId != null) {
+                touched.add(familyId);
+            }
+            database.sql("insert into shown_font (site_id, sha256, drawing, family_id)"
+                            + " values (:site, :sha256, :drawing, :family)")
+                    .param("site", siteId)
+                    .param("sha256", font.sha256())
+                    .param("drawing", font.drawing())
+                    .param("family", familyId)
+                    .update();
+        }
+        return touched;
+    }
+}

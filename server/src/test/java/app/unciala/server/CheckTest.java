@@ -1,0 +1,329 @@
+package app.unciala.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.core.pack.Pack;
+import app.unciala.server.testing.Caller;
+import app.unciala.server.testing.Caller.Answer;
+import app.unciala.server.testing.Hosts;
+import app.unciala.server.testing.RunningServer;
+import app.unciala.server.testing.Samples;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** Checks of made-up sites that are served on this machine. */
+class CheckTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.empty();
+
+    @RegisterExtension
+    static final Hosts HOSTS = new Hosts();
+
+    private static Caller caller;
+    private static String family;
+
+    @BeforeAll
+    static void fill() {
+        caller = SERVER.signIn();
+        family = caller.hold("Penmarrow-Regular.ttf");
+        Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "tarn.example"));
+        terms.put("converting", "GRANTED");
+        terms.put("cutting", "GRANTED");
+        caller.send("POST", "/api/licenses", terms);
+        assertThat(caller.send("PUT", "/api/private-hosts/" + HOSTS.at(), Map.of())
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void aSiteThatServesItsPackIsRight() throws IOException {
+        String site = caller.site("Tarn", "tarn.example", family, 400);
+        String pack = caller.send("POST", "/api/sites/" + site + "/packs", Map.of())
+                .json()
+                .get("id")
+                .asString();
+        Pack.unzipped(new ByteArrayInputStream(
+                        caller.get("/api/packs/" + pack + ".zip").bytes()))
+                .entries()
+                .forEach(entry -> HOSTS.serve("tarn.example/" + entry.path(), entry.bytes()));
+        HOSTS.serve("tarn.example/", page("<link rel=stylesheet href=type.css>", "<p>Bread.</p><a href=more>More</a>"));
+        HOSTS.serve("tarn.example/more", page("<link rel=stylesheet href=type.css>", "<p>More bread.</p>"));
+        plan(site, "tarn.example", Map.of());
+
+        JsonNode check = check(site);
+
+        assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
+        assertThat(check.get("line").get("pagesWithErrors").asInt()).isZero();
+        assertThat(texts(check.get("pages"), "url"))
+                .containsExactly("http://tarn.example/", "http://tarn.example/more");
+        JsonNode font = check.get("fonts").get(0);
+        assertThat(font.get("inPack").asBoolean()).isTrue();
+        assertThat(font.get("held").get("familyId").asString()).isEqualTo(family);
+        assertThat(font.get("verdicts").get(0).get("verdict").asString()).isEqualTo("ALLOWED");
+        assertThat(texts(check.get("pack").get("files"), "state")).containsOnly("SAME");
+        assertThat(check.get("used").get(0).get("faces").get(0).asString()).isEqualTo("Penmarrow Regular");
+        assertThat(caller.kinds("?site=" + site)).isEmpty();
+        JsonNode run = caller.get("/api/checks/" + id(check) + "/pages/0")
+                .json()
+                .get("runs")
+                .get(0);
+        assertThat(run.get("text").asString()).isEqualTo("Bread.");
+        assertThat(run.get("given").get(0).get("sha256").asString())
+                .isEqualTo(font.get("sha256").asString());
+        assertThat(caller.get("/api/files/" + font.get("sha256").asString()).bytes())
+                .as("what visitors get can be shown")
+                .hasSize(font.get("bytes").asInt());
+    }
+
+    @Test
+    void whatIsWrongIsFlaggedAndGoneAfterTheNextCheck() {
+        String site = caller.site("Mill", "mill.example", family);
+        HOSTS.serve("mill.example/r.ttf", Samples.font("Penmarrow-Regular.ttf"));
+        String head = "<style>@font-face { font-family: P; src: url(r.ttf) } body { font-family: P, serif }</style>";
+        HOSTS.serve(
+                "mill.example/",
+                page(head + "<link rel=stylesheet href=//letters.example/a.css>", "<p>Flour <b>today</b></p>"));
+        plan(site, "mill.example", Map.of());
+
+        JsonNode first = check(site);
+        assertThat(caller.kinds("?site=" + site))
+                .containsExactlyInAnyOrder("FAKED_ON_PAGE", "FILE_NOT_REACHED", "THIRD_PARTY", "FOUND_NOT_ALLOWED");
+        assertThat(first.get("changedSince").isNull()).isTrue();
+
+        HOSTS.serve("mill.example/", page(head, "<p>Flour today</p>"));
+        JsonNode second = check(site);
+        assertThat(caller.kinds("?site=" + site)).containsExactly("FOUND_NOT_ALLOWED");
+        assertThat(texts(second.get("changes").get("gone"), "kind")).contains("faked-bold", "third-party");
+        assertThat(second.get("changes").get("appeared")).isEmpty();
+
+        String license = caller.send("POST", "/api/licenses", Samples.license(family, "mill.example"))
+                .json()
+                .get("id")
+                .asString();
+        assertThat(caller.kinds("?site=" + site))
+                .as("a license that now permits it is looked at without another check")
+                .isEmpty();
+        assertThat(mended()).isZero();
+        Answer read = caller.get("/api/licenses/" + license);
+        caller.delete("/api/licenses/" + license, read.header("ETag"));
+        assertThat(caller.kinds("?site=" + site)).containsExactly("FOUND_NOT_ALLOWED");
+    }
+
+    @Test
+    void aFontThatNobodyRecordedIsTakenIntoAnIntake() {
+        String site = caller.site("Kiln", "kiln.example", family);
+        HOSTS.serve("kiln.example/v.ttf", Samples.font("Vellumine-Regular.ttf"));
+        HOSTS.serve(
+                "kiln.example/",
+                page(
+                        "<style>@font-face { font-family: V; src: url(v.ttf) } p { font-family: V, serif }</style>",
+                        "<p>Brick"));
+        plan(site, "kiln.example", Map.of());
+        JsonNode check = check(site);
+        JsonNode font = check.get("fonts").get(0);
+        assertThat(font.get("held").isNull()).isTrue();
+        assertThat(caller.kinds("?site=" + site)).containsExactly("FOUND_NOT_RECORDED");
+
+        String takeIn = "/api/checks/" + id(check) + "/fonts/";
+        assertThat(caller.send("POST", takeIn + "0".repeat(64) + "/intake", Map.of())
+                        .status())
+                .isEqualTo(404);
+        String intake = caller.send("POST", takeIn + font.get("sha256").asString() + "/intake", Map.of())
+                .json()
+                .get("intakeId")
+                .asString();
+        JsonNode row = caller.waitForIntake(intake).get("rows").get(0);
+        assertThat(row.get("path").asString()).isEqualTo("v.ttf");
+        assertThat(row.get("family").asString()).isEqualTo("Vellumine");
+        caller.send("POST", "/api/intakes/" + intake + "/accept", Map.of());
+
+        assertThat(caller.kinds("?site=" + site))
+                .as("held now, and no license covers it")
+                .containsExactly("FOUND_NOT_ALLOWED");
+        assertThat(mended()).isZero();
+        assertThat(caller.get("/api/checks/" + id(check))
+                        .json()
+                        .get("fonts")
+                        .get(0)
+                        .get("held")
+                        .get("how")
+                        .asString())
+                .isEqualTo("SAME_BYTES");
+    }
+
+    @Test
+    void nothingPrivateIsConnectedToUnlessAnAdministratorAllowedIt() {
+        String site = caller.site("Inside", "inside.example", family);
+        HOSTS.serve("inside.example/", page("", "<p>Secret"));
+        Caller editor = SERVER.join("checker", "EDITOR");
+        String other = HOSTS.at().replace("localhost", "127.0.0.1");
+        plan(site, "inside.example", Map.of("connections", List.of(Map.of("host", "inside.example:80", "to", other))));
+        JsonNode refused = check(site);
+        assertThat(refused.get("pages").get(0).get("why").asString()).contains("is private");
+        assertThat(editor.send("PUT", "/api/private-hosts/" + other, Map.of()).status())
+                .isEqualTo(403);
+        caller.send("PUT", "/api/private-hosts/" + other, Map.of());
+        assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        assertThat(caller.delete("/api/private-hosts/" + other).status()).isEqualTo(200);
+        assertThat(caller.delete("/api/private-hosts/" + other).status()).isEqualTo(404);
+        assertThat(caller.send("PUT", "/api/private-hosts/nowhere", Map.of()).status())
+                .isEqualTo(422);
+        assertThat(SERVER.join("onlooker", "READER")
+                        .send("POST", "/api/sites/" + site + "/checks", Map.of())
+                        .status())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void aStagingHostIsSignedInToWithAPasswordThatIsNeverShown() throws IOException {
+        String site = caller.site("Stage", "stage.example", family);
+        HOSTS.serve("stage.example/", page("", "<p>Not yet"));
+        HOSTS.wants("stage.example", "Basic bWFyYTpwOnNzIHfDtnJk");
+        Map<String, Object> signIn = Map.of("host", "stage.example:80", "name", "mara", "password", "p:ss wörd");
+        assertThat(plan(site, "stage.example", Map.of("signIns", List.of(signIn)))
+                        .text())
+                .doesNotContain("wörd");
+        assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        Map<String, Object> again = Map.of("host", "stage.example:80", "name", "mara");
+        assertThat(plan(site, "stage.example", Map.of("signIns", List.of(again)))
+                        .status())
+                .as("without a new one the password stays")
+                .isEqualTo(200);
+        assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        Map<String, Object> unknown = Map.of("host", "stage.example:80", "name", "wen");
+        assertThat(plan(site, "stage.example", Map.of("signIns", List.of(unknown)))
+                        .status())
+                .isEqualTo(422);
+        for (String kept : List.of("unciala.mv.db", "secret.key")) {
+            assertThat(new String(Files.readAllBytes(SERVER.data().resolve(kept)), StandardCharsets.ISO_8859_1))
+                    .doesNotContain("p:ss w");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "addresses | ftp://plans.example/ | is no address of a page",
+                "addresses | https://other.example/ | is not among the site’s domains",
+                "addresses | https://a:b@plans.example/ | is no address of a page",
+                "addresses | https://plans.example/%zz | is no address of a page",
+            })
+    void aPlanIsRefusedWithItsReason(String field, String address, String reason) {
+        String site = caller.site("Plans", "plans.example", family);
+        Answer answer = caller.edit("/api/sites/" + site + "/check-plan", "plan", Map.of(field, List.of(address)));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.text()).contains(reason);
+    }
+
+    @Test
+    void aPlanIsEditedUnderItsVersion() {
+        String site = caller.site("Versions", "versions.example", family);
+        Answer read = caller.get("/api/sites/" + site + "/check-plan");
+        assertThat(read.json().get("plan").get("addresses").get(0).asString()).isEqualTo("https://versions.example/");
+        Map<String, String> tag = Map.of("If-Match", read.header("ETag"));
+        Object plan = read.json().get("plan");
+        assertThat(caller.send("PUT", "/api/sites/" + site + "/check-plan", plan)
+                        .status())
+                .isEqualTo(428);
+        assertThat(caller.send("PUT", "/api/sites/" + site + "/check-plan", plan, tag)
+                        .status())
+                .isEqualTo(200);
+        assertThat(caller.send("PUT", "/api/sites/" + site + "/check-plan", plan, tag)
+                        .status())
+                .isEqualTo(412);
+    }
+
+    @Test
+    void aCheckIsStoppedAndAskedForOnceAtATime() {
+        String site = caller.site("Slow", "slow.example", family);
+        HOSTS.serve("slow.example/", page("", "<p>One <a href=b>b</a>"));
+        HOSTS.serve("slow.example/b", page("", "<p>Two"));
+        plan(site, "slow.example", Map.of());
+        CountDownLatch held = HOSTS.hold();
+        try {
+            String first = start(site);
+            assertThat(start(site)).isEqualTo(first);
+            assertThat(caller.delete("/api/checks/" + first).status()).isEqualTo(200);
+            assertThat(caller.delete("/api/checks/" + first).status()).isEqualTo(409);
+            assertThat(caller.get("/api/checks/" + first)
+                            .json()
+                            .get("line")
+                            .get("state")
+                            .asString())
+                    .isEqualTo("STOPPED");
+        } finally {
+            held.countDown();
+        }
+        JsonNode next = check(site);
+        assertThat(next.get("pages")).hasSize(2);
+        assertThat(next.get("changedSince").isNull())
+                .as("one that was stopped is nothing to compare with")
+                .isTrue();
+        assertThat(caller.get("/api/checks/" + id(next) + "/pages/7").status()).isEqualTo(404);
+        assertThat(caller.get("/api/sites/" + site + "/checks").json().get("items"))
+                .hasSize(2);
+    }
+
+    private static String page(String head, String body) {
+        return "<!doctype html><title>A page</title>" + head + body;
+    }
+
+    private static Answer plan(String site, String domain, Map<String, Object> fields) {
+        Map<String, Object> all = new LinkedHashMap<>(Map.of(
+                "addresses",
+                List.of("http://" + domain + "/"),
+                "connections",
+                List.of(
+                        Map.of("host", domain + ":80", "to", HOSTS.at()),
+                        Map.of("host", "letters.example:80", "to", HOSTS.at()))));
+        all.putAll(fields);
+        return caller.edit("/api/sites/" + site + "/check-plan", "plan", all);
+    }
+
+    private static String start(String site) {
+        Answer answer = caller.send("POST", "/api/sites/" + site + "/checks", Map.of());
+        assertThat(answer.status()).isEqualTo(202);
+        return answer.json().get("id").asString();
+    }
+
+    private static JsonNode check(String site) {
+        String id = start(site);
+        for (int i = 0; i < 600; i++) {
+            JsonNode check = caller.get("/api/checks/" + id).json();
+            if (!List.of("WAITING", "READING")
+                    .contains(check.get("line").get("state").asString())) {
+                return check;
+            }
+            Caller.pause();
+        }
+        throw new IllegalStateException("the check did not end in time");
+    }
+
+    private static String id(JsonNode check) {
+        return check.get("line").get("id").asString();
+    }
+
+    private static int mended() {
+        return caller.send("POST", "/api/flags/comparison", Map.of())
+                .json()
+                .get("mended")
+                .asInt();
+    }
+
+    private static List<String> texts(JsonNode list, String field) {
+        return list.valueStream().map(one -> one.get(field).asString()).toList();
+    }
+}
