@@ -83,6 +83,14 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }),
       },
       {
+        path: "sites/:id/pages",
+        lazy: async () => ({ Component: (await import("./check/PagesPage")).PagesPage }),
+      },
+      {
+        path: "sites/:id/pages/:position",
+        lazy: async () => ({ Component: (await import("./check/CheckedPagePage")).CheckedPagePage }),
+      },
+      {
         path: "sites/:id/delivery",
         lazy: async () => ({ Component: (await import("./site/delivery/DeliveryPage")).DeliveryPage }),
       },

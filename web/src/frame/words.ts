@@ -40,6 +40,7 @@ export const legend: { group: Flag["group"]; says: string }[] = [
   { group: "MISSING", says: "a caret: what is asked for and not held" },
   { group: "DUPLICATE", says: "a loop: what is held or paid for twice" },
   { group: "SURPLUS", says: "a stroke through a line: what is delivered and not needed" },
+  { group: "PRIVACY", says: "an eye: a host of others that learns who visits" },
 ];
 
 export const otherMarks: [string, string][] = [

@@ -134,7 +134,9 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
       }
       below={site.domains.join(", ") || words.noDomainYet}
       actions={<MakePack siteId={id} />}
-      leaves={<SiteLeaves id={id} flags={{ "": flags.length }} />}
+      leaves={
+        <SiteLeaves id={id} flags={{ "": flags.length - at("pages").length, pages: at("pages").length }} />
+      }
     >
       <Line notes={<FlagNotes flags={at("asked")} />}>
         <h2 className="section">

@@ -1,4 +1,5 @@
 import type { AskedRow, Flag } from "../shared/api/types";
+import { isOfPages } from "../shared/flag/flags";
 import { kB } from "../shared/parts/format";
 
 type Decided = Pick<AskedRow, "familyName" | "verdict"> & { slot: { label: string }; held: unknown[] };
@@ -20,8 +21,14 @@ export function fileChangeInWords({ before, after }: { before: number; after: nu
       : `${kB(before)} → ${kB(after)}`;
 }
 
-/** The part of a site's page in which a flag is mended. */
-export function placeOf({ kind }: Pick<Flag, "kind">): "asked" | "faces" | "pack" {
+/** The part of a site's page, or the leaf of it, in which a flag is mended. */
+export function placeOf({
+  kind,
+  action,
+}: Pick<Flag, "kind" | "action">): "asked" | "faces" | "pack" | "pages" {
+  if (isOfPages({ kind, action })) {
+    return "pages";
+  }
   switch (kind) {
     case "FACE_NOT_HELD":
     case "OVER_BUDGET":

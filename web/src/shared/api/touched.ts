@@ -11,6 +11,9 @@ export type Changed =
   | "person"
   | "session"
   | "pack"
+  | "check"
+  | "check plan"
+  | "private host"
   | "backup"
   | "fixity"
   | "anything";
@@ -22,6 +25,7 @@ const inventory = [
   "/api/sites",
   "/api/flags",
   "/api/packs",
+  "/api/checks",
   "/api/coverage",
 ];
 
@@ -37,6 +41,9 @@ const follows: Record<Exclude<Changed, "anything">, string[]> = {
   person: ["/api/people", "/api/session", "/api/history"],
   session: ["/api/session"],
   pack: ["/api/sites/{id}/packs", "/api/packs", "/api/flags", "/api/history"],
+  check: ["/api/sites/{id}/checks", "/api/checks", "/api/flags"],
+  "check plan": ["/api/sites/{id}/check-plan", "/api/history"],
+  "private host": ["/api/private-hosts", "/api/history"],
   backup: ["/api/backups"],
   fixity: ["/api/storage", "/api/flags"],
 };

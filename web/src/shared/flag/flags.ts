@@ -158,6 +158,11 @@ function defined(query: object): object {
   return Object.fromEntries(Object.entries(query).filter(([, value]) => value !== undefined && value !== ""));
 }
 
+/** Whether a flag is about what a check of pages found. */
+export function isOfPages({ kind, action }: Pick<Flag, "kind" | "action">): boolean {
+  return action === "OPEN_CHECK" || action === "TAKE_IN" || kind === "FOUND_NOT_ALLOWED";
+}
+
 /** Where a flag's next action is done, and what that is called. */
 export function wayOf(flag: Flag): [string, string] {
   const license = `/licenses/${flag.licenseId}`;
@@ -184,6 +189,10 @@ export function wayOf(flag: Flag): [string, string] {
       return ["Choose the faces", `/sites/${flag.siteId}#faces`];
     case "NAME_LANGUAGES":
       return ["Name the languages", `/sites/${flag.siteId}/delivery`];
+    case "OPEN_CHECK":
+      return ["See the pages", `/sites/${flag.siteId}/pages`];
+    case "TAKE_IN":
+      return ["Take it in", `/sites/${flag.siteId}/pages#fonts`];
     case "EDIT_LICENSE":
       return flag.licenseId
         ? ["Edit the terms", `${license}/terms`]

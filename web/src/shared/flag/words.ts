@@ -6,6 +6,7 @@ export const groupNames: Record<Flag["group"], string> = {
   MISSING: "Missing",
   DUPLICATE: "Duplicate",
   SURPLUS: "Surplus",
+  PRIVACY: "Privacy",
 };
 
 /** Kinds of the license group that stand under their own words: only what may not be used is called unlicensed. */
@@ -15,6 +16,7 @@ const ownWords: Partial<Record<Flag["kind"], string>> = {
   NO_PROOF: "No proof",
   EMBEDDING_DISAGREES: "File disagrees",
   PACK_DUE: "Pack due",
+  FOUND_NOT_RECORDED: "Not recorded",
 };
 
 /** The word under which a flag stands. */

@@ -23,7 +23,12 @@ export function SiteLeaves({ id, flags = {} }: { id: string; flags?: Record<stri
   return (
     <Leaves
       label="Leaves of this site"
-      leaves={[leaf("", "Overview"), leaf("delivery", "Delivery"), leaf("proof", "Proof")]}
+      leaves={[
+        leaf("", "Overview"),
+        leaf("delivery", "Delivery"),
+        leaf("pages", "Pages"),
+        leaf("proof", "Proof"),
+      ]}
     />
   );
 }

@@ -9,16 +9,17 @@ import java.util.Set;
  * What changed from one check of a site to the next. What was said of a page that is not read any more is neither gone
  * nor there.
  */
-public record CheckDifference(List<Said> appeared, List<Said> gone, List<String> newPages, List<String> pagesNotRead) {
+public record CheckDifference(
+        List<PageSaid> appeared, List<PageSaid> gone, List<String> newPages, List<String> pagesNotRead) {
     /** What a check said of a page; {@code kind} as {@code PageFinding.Kind.key} writes it. */
-    public record Said(String page, String kind, String severity, String message) {}
+    public record PageSaid(String page, String kind, String severity, String message) {}
 
     /** What a check said: of each of its pages. */
-    public record Told(Set<String> pages, List<Said> said) {}
+    public record Told(Set<String> pages, List<PageSaid> said) {}
 
     public static CheckDifference between(Told before, Told now) {
-        Set<Said> known = new LinkedHashSet<>(before.said());
-        Set<Said> said = new LinkedHashSet<>(now.said());
+        Set<PageSaid> known = new LinkedHashSet<>(before.said());
+        Set<PageSaid> said = new LinkedHashSet<>(now.said());
         return new CheckDifference(
                 said.stream().filter(one -> !known.contains(one)).toList(),
                 known.stream()

@@ -3,7 +3,7 @@ package app.unciala.core.check;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
-import app.unciala.core.check.CheckDifference.Said;
+import app.unciala.core.check.CheckDifference.PageSaid;
 import app.unciala.core.check.CheckDifference.Told;
 import app.unciala.core.check.CheckedPage.Seen;
 import app.unciala.core.check.ThirdParties.ThirdParty;
@@ -128,10 +128,10 @@ class SiteReaderTest {
 
     @Test
     void aDifferenceSaysWhatAppearedAndWhatIsGone() {
-        Said kept = said("a", "kept");
-        Said gone = said("a", "gone");
-        Said unread = said("b", "unread");
-        Said fresh = said("c", "new");
+        PageSaid kept = said("a", "kept");
+        PageSaid gone = said("a", "gone");
+        PageSaid unread = said("b", "unread");
+        PageSaid fresh = said("c", "new");
         CheckDifference difference = CheckDifference.between(
                 told(Set.of("a", "b"), kept, gone, unread), told(Set.of("a", "c"), kept, fresh));
         assertThat(difference.appeared()).containsExactly(fresh);
@@ -159,11 +159,11 @@ class SiteReaderTest {
         assertThat(UsedRoles.roleOf(path)).isEqualTo(Optional.ofNullable(role));
     }
 
-    private static Said said(String page, String message) {
-        return new Said(page, "faked-bold", "error", message);
+    private static PageSaid said(String page, String message) {
+        return new PageSaid(page, "faked-bold", "error", message);
     }
 
-    private static Told told(Set<String> pages, Said... said) {
+    private static Told told(Set<String> pages, PageSaid... said) {
         return new Told(new LinkedHashSet<>(pages), List.of(said));
     }
 

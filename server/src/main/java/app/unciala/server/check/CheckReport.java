@@ -1,6 +1,6 @@
 package app.unciala.server.check;
 
-import app.unciala.core.check.CheckDifference.Said;
+import app.unciala.core.check.CheckDifference.PageSaid;
 import app.unciala.core.check.CheckDifference.Told;
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.TextRole;
@@ -95,7 +95,7 @@ record CheckReport(
         return new Told(
                 pages.stream().map(PageLine::url).collect(Collectors.toCollection(LinkedHashSet::new)),
                 notes.stream()
-                        .map(note -> new Said(note.page(), note.kind(), note.severity(), note.message()))
+                        .map(note -> new PageSaid(note.page(), note.kind(), note.severity(), note.message()))
                         .toList());
     }
 }

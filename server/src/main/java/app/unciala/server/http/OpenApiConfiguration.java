@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -27,8 +28,28 @@ class OpenApiConfiguration {
                     .filter(schema -> schema.getProperties() != null)
                     .forEach(schema -> schema.setRequired(
                             new ArrayList<>(schema.getProperties().keySet())));
+            schemas.values().forEach(OpenApiConfiguration::sayNull);
             patched(document).forEach(name -> schemas.get(name).setRequired(null));
         };
+    }
+
+    /** What may be a record or null is either of the two: of a reference with types beside it, clients see the reference. */
+    private static void sayNull(Schema<?> record) {
+        if (record.getProperties() != null) {
+            record.getProperties()
+                    .replaceAll((name, property) -> isRecordOrNull(property)
+                            ? new Schema<>()
+                                    .anyOf(List.of(
+                                            new Schema<>().$ref(property.get$ref()),
+                                            new Schema<>().types(Set.of("null"))))
+                            : property);
+        }
+    }
+
+    private static boolean isRecordOrNull(Schema<?> property) {
+        return property.get$ref() != null
+                && property.getTypes() != null
+                && property.getTypes().contains("null");
     }
 
     /** The names of the schemas that are sent to change only a part of something. */

@@ -1,0 +1,95 @@
+import type { PackOnHost, PageCheck } from "../shared/api/types";
+import { day, listed } from "../shared/parts/format";
+import { fileName, shortAddress } from "./pages";
+import { kindOf, placedWords, words } from "./words";
+
+/** What changed since the check before, if there was one. */
+export function Changes({ check }: { check: PageCheck }) {
+  const { appeared, gone } = check.changes;
+  if (check.changedSince === null) {
+    return null;
+  }
+  return (
+    <>
+      <h2 className="section">
+        {words.changes} <small>{day(check.changedSince)}</small>
+      </h2>
+      {appeared.length + gone.length === 0 && <p className="quiet first">{words.noChange}</p>}
+      <Said title={words.gone} said={gone} className="allowed" />
+      <Said title={words.appeared} said={appeared} className="rubric" />
+    </>
+  );
+}
+
+type SaidOf = { title: string; said: PageCheck["changes"]["gone"]; className: string };
+
+function Said({ title, said, className }: SaidOf) {
+  return said.length === 0 ? null : (
+    <ul className="bare-list check-changes" aria-label={title}>
+      {said.slice(0, 20).map((one) => (
+        <li key={one.page + one.kind + one.message}>
+          <b className={className}>{title}</b> {kindOf(one)}: {one.message}{" "}
+          <span className="digest quiet">{shortAddress(one.page)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Hosts that are no part of the site and learn who visits it. */
+export function HostsOfOthers({ hosts }: { hosts: PageCheck["thirdParties"] }) {
+  return (
+    <>
+      <h2 className="section">
+        {words.thirdParties} <small>{words.thirdPartiesAre}</small>
+      </h2>
+      <ul className="bare-list">
+        {hosts.map((other) => (
+          <li key={other.host}>
+            <b>{other.host}</b>{" "}
+            <span className="digest quiet">
+              {[...other.styleSheets, ...other.fonts].map(fileName).join(", ")}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** What texts of each role are painted in. */
+export function UsedRoles({ used }: { used: PageCheck["used"] }) {
+  return used.length === 0 ? null : (
+    <>
+      <h2 className="section">
+        {words.used} <small>{words.usedIs}</small>
+      </h2>
+      <dl className="facts">
+        {used.map((role) => (
+          <div key={role.role}>
+            <dt>{role.label}</dt>
+            <dd>{listed(role.faces)}</dd>
+          </div>
+        ))}
+      </dl>
+    </>
+  );
+}
+
+/** The files of the latest pack against what the pages fetch. */
+export function PlacedPack({ pack }: { pack: PackOnHost }) {
+  return (
+    <>
+      <h2 className="section">
+        {words.pack} <small>{day(pack.madeAt)}</small>
+      </h2>
+      <ul className="bare-list pack-files">
+        {pack.files.map((file) => (
+          <li key={file.path} className={file.state === "SAME" ? undefined : "ochre"}>
+            <span className="digest">{file.path}</span> <span>{placedWords[file.state] ?? file.state}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,226 @@
+import type { CheckLine, FoundFont, GivenFace, PageCheck, PageLine, TextRun } from "../shared/api/types";
+import { count, kB, listed, moment } from "../shared/parts/format";
+import { pagesOf, shortAddress } from "./pages";
+
+/** What checks of pages say. */
+export const words = {
+  below: "What the live pages ask for, and what their visitors are given.",
+  check: "Check the pages",
+  again: "Check again",
+  stop: "Stop",
+  never: "The pages of this site were not checked yet.",
+  neverHelp:
+    "A check reads the pages with their style sheets and fonts, as a laptop and a phone would, and says which face each text asks for and which it gets.",
+  waiting: "The check is about to begin.",
+  pages: "Pages",
+  unread: "not read",
+  fonts: "Fonts found",
+  fontsAre: "what paints their texts, against what is held and allowed there",
+  found: "Found",
+  held: "Held as",
+  allowed: "Allowed",
+  noFonts: "No text is painted in a font that the pages bring along.",
+  notHeld: "Not in the inventory",
+  takeIn: "Take it into an intake",
+  takingIn: "Taking it in …",
+  fromOthers: "from a host of others",
+  inPack: "in the pack",
+  thirdParties: "Hosts of others",
+  thirdPartiesAre: "each learns the address of every visitor",
+  pack: "The pack on its host",
+  changes: "Since the check before",
+  appeared: "New",
+  gone: "Gone",
+  noChange: "Nothing changed.",
+  used: "What texts are set in",
+  usedIs: "by role, as the pages have them",
+  plan: "What is checked",
+  edit: "Change it",
+  save: "Save",
+  leave: "Leave it as it is",
+  addresses: "Pages to read",
+  addressesHelp: "One address a line, on the site’s own domains.",
+  follows: "Read the pages that sitemaps and links lead to as well",
+  most: "At most",
+  mostHelp: "1 to 200 pages",
+  watched: "Check daily, and whenever a pack was placed",
+  connections: "Connect elsewhere",
+  connectionsHelp:
+    "For staging hosts: host:port → host:port, one a line. Addresses inside your network need an administrator’s leave in Settings.",
+  signIns: "Sign-in",
+  signInHost: "Host and port",
+  signInName: "Name",
+  signInPassword: "Password",
+  signInKept: "kept; type to change it",
+  signInAdd: "Add a sign-in",
+  signInRemove: "Remove",
+  planSaved: "Saved what is checked.",
+  fix: "What to change",
+  copy: "Copy",
+  asked: "Asked",
+  given: "Given",
+  by: "by",
+  onPhone: "on a phone only",
+  ofPage: "About the files",
+  allPages: "All pages",
+  clean: "Every text is given what it asks for.",
+  next: "Next page",
+};
+
+export const kindWords: Record<string, string> = {
+  "faked-bold": "Faked bold",
+  "faked-italic": "Faked italic",
+  fallback: "Fallback",
+  "undeclared-family": "Undeclared family",
+  unreachable: "Not reached",
+  "not-a-font": "Not a font",
+  "share-link": "Share link",
+  "other-origin": "Other origin",
+  "mixed-content": "Mixed content",
+  "unusable-format": "Format of no browser",
+  "refused-font": "Refused by browsers",
+  "not-a-style-sheet": "Not a style sheet",
+  "other-weight": "Other weight",
+  "other-slope": "Other slope",
+  "missing-characters": "Missing characters",
+  "no-generic": "No generic family",
+  "third-party": "Third party",
+  "insecure-url": "Insecure address",
+  "duplicate-face": "Twice",
+  "wrong-media-type": "Wrong media type",
+  "not-compressed": "Not compressed",
+  "unused-preload": "Preloaded in vain",
+  "given-up": "Too much to read",
+  "no-caching": "No caching",
+  "unused-face": "Not used",
+};
+
+export function kindOf({ kind }: { kind: string }): string {
+  return kindWords[kind] ?? kind;
+}
+
+/** How it stands with a site's pages, in one sentence. */
+export function standing(check: PageCheck): string {
+  const { unread, wrong, right } = pagesOf(check);
+  const all = check.pages.length;
+  if (all === 0) {
+    return "No page was read.";
+  }
+  const parts = [
+    right === all
+      ? all === 1
+        ? "The page gives its visitors what it asks for."
+        : `All ${count(all, "page")} give visitors what they ask for.`
+      : right > 0 &&
+        `${right} of ${count(all, "page")} ${right === 1 ? "gives" : "give"} visitors what is asked.`,
+    wrong > 0 &&
+      (wrong === all
+        ? all === 1
+          ? "The page gives visitors something else than it asks for."
+          : `All ${count(all, "page")} give visitors something else than they ask for.`
+        : `${count(wrong, "page")} ${wrong === 1 ? "does" : "do"} not.`),
+    unread > 0 && `${count(unread, "page")} could not be read.`,
+  ];
+  return parts.filter(Boolean).join(" ");
+}
+
+/** Who checked when. */
+export function checkedInWords({ askedAt, askedBy, state }: CheckLine): string {
+  const by = askedBy === "unciala" ? "by schedule" : `by ${askedBy}`;
+  return state === "STOPPED"
+    ? `Stopped; asked for on ${moment(askedAt)} ${by}.`
+    : `Checked on ${moment(askedAt)} ${by}.`;
+}
+
+/** How far a check is. */
+export function progressInWords({ state, page, pagesRead, pagesKnown }: CheckLine): string {
+  return state === "WAITING" || page === ""
+    ? words.waiting
+    : `Reading ${shortAddress(page)}, ${pagesRead + 1} of ${pagesKnown}`;
+}
+
+/** A page in numbers. */
+export function pageInNumbers(page: PageLine): string {
+  return [count(page.texts, "text"), page.fontBytes > 0 && `${kB(page.fontBytes)} of fonts`]
+    .filter(Boolean)
+    .join(" · ");
+}
+
+/** What is wrong with a page, in numbers; empty when nothing is. */
+export function wrongInNumbers({ errors, warnings }: PageLine): string {
+  return [errors > 0 && count(errors, "error"), warnings > 0 && count(warnings, "warning")]
+    .filter(Boolean)
+    .join(", ");
+}
+
+const how: Record<NonNullable<FoundFont["held"]>["how"], string> = {
+  SAME_BYTES: "this very file",
+  SAME_DRAWING: "the same drawing, converted",
+  CUT: "cut from",
+  ALIKE: "drawn nearly as",
+};
+
+export function heldInWords(held: NonNullable<FoundFont["held"]>): string {
+  return how[held.how];
+}
+
+/** Where a font was found. */
+export function whereInWords(font: FoundFont): string {
+  return [
+    count(font.texts, "text"),
+    `on ${count(font.pages.length, "page")}`,
+    kB(font.bytes),
+    font.fromOthers && words.fromOthers,
+    font.inPack && words.inPack,
+  ]
+    .filter(Boolean)
+    .join(" · ");
+}
+
+export const placedWords: Record<string, string> = {
+  SAME: "as in the pack",
+  OTHER: "another file under this name",
+  NOT_ASKED: "no page asks for it",
+};
+
+/** What a text asks for. */
+export function askedInWords(run: TextRun): string {
+  return `${run.family.join(", ")} ${faceInWords(run.weight, run.slope)}`;
+}
+
+/** What a text is given. */
+export function givenInWords(given: GivenFace): string {
+  const faked = given.synthesized.map((what) => (what === "bold" ? "bold faked" : "slant faked"));
+  const face =
+    given.url === null
+      ? `${given.family}, of the system`
+      : `${given.family} ${faceInWords(given.weight, given.slope)}`;
+  return [face, ...faked].join(", ");
+}
+
+function faceInWords(weight: number, slope: string): string {
+  return slope === "upright" ? `${Math.round(weight)}` : `${Math.round(weight)} ${slope}`;
+}
+
+/** What is checked, in sentences. */
+export function planInWords(plan: {
+  addresses: string[];
+  follows: boolean;
+  mostPages: number;
+  watched: boolean;
+  connections: { host: string }[];
+  signIns: { host: string }[];
+}): string {
+  const named = plan.addresses.map(shortAddress);
+  const parts = [
+    named.length === 0
+      ? "No page is named."
+      : plan.follows
+        ? `${listed(named)} and what ${named.length === 1 ? "it leads" : "they lead"} to, at most ${count(plan.mostPages, "page")}.`
+        : `${listed(named)}, and nothing else.`,
+    plan.watched ? "Daily, and whenever a pack was placed." : "Only when somebody asks for it.",
+    plan.connections.length > 0 && `${count(plan.connections.length, "host")} connected to elsewhere.`,
+    plan.signIns.length > 0 && `${count(plan.signIns.length, "host")} signed in to.`,
+  ];
+  return parts.filter(Boolean).join(" ");
+}
