@@ -32,7 +32,7 @@ final class Archives {
         for (DemoFont font : DemoFont.all()) {
             boolean stillToCome =
                     font.family().equals("Brantle") && font.slot().weight().min() == 500;
-            if (stillToCome || font.family().equals(COPY)) {
+            if (stillToCome || font.family().equals(COPY) || font.family().equals(DemoFont.FOUND_ONLY)) {
                 continue;
             }
             Map<String, byte[]> archive = archives.computeIfAbsent(archiveName(font), name -> new LinkedHashMap<>());

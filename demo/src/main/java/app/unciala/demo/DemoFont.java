@@ -13,6 +13,8 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
     private static final int INSTALLABLE = 0;
     private static final int RESTRICTED = 2;
     private static final String FOR_TRYING = "Skerry Display";
+    /** A family that is found on a page and was never taken in. */
+    public static final String FOUND_ONLY = "Saltern";
 
     /** Every font that is drawn. */
     public static List<DemoFont> all() {
@@ -56,6 +58,7 @@ public record DemoFont(String family, Slot slot, String version, Hand hand, doub
         fonts.add(new DemoFont(FOR_TRYING, Slot.of(900, 100, Slope.UPRIGHT), "1.0", Hand.SANS, 0.28, INSTALLABLE));
         fonts.add(new DemoFont("Lanthorn", regular, "1.3", Hand.UNCIAL, -0.12, INSTALLABLE));
         fonts.add(new DemoFont("Osier", regular, "3.2", Hand.BROAD_NIB, 0.2, INSTALLABLE));
+        fonts.add(new DemoFont(FOUND_ONLY, regular, "1.0", Hand.BROAD_NIB, -0.24, INSTALLABLE));
         return List.copyOf(fonts);
     }
 

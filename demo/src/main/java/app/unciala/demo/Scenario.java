@@ -9,6 +9,7 @@ import app.unciala.core.license.Clause;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -49,6 +50,10 @@ public final class Scenario {
             String reason,
             int daysAgo,
             String by) {}
+
+    /** The sites whose pages were checked lately; those of the others nobody has looked at yet. */
+    public static final Set<String> CHECKED =
+            Set.of("Opal Street Books", "Fernway", "Lantern Row", "Lantern Row Archive", "Tidewater Cooperative");
 
     private static final String STAGING_DESK = ".staging-desk.example";
     private static final String MARA = "demo";

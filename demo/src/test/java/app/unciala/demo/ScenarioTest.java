@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.license.Basis;
+import app.unciala.demo.sites.StandIn;
+import app.unciala.demo.sites.StandInPages;
 import app.unciala.demo.sites.StandInSites;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -22,7 +25,7 @@ class ScenarioTest {
     void everythingIsMadeUpAndFitsTogether() {
         Set<String> families = DemoFont.all().stream().map(DemoFont::family).collect(Collectors.toSet());
         assertThat(Scenario.sites()).hasSize(12);
-        assertThat(families).hasSize(15);
+        assertThat(families).hasSize(16);
         assertThat(Scenario.sites().stream().map(Scenario.Site::client).distinct())
                 .hasSize(9);
         assertThat(Scenario.deals().stream().map(Deal::basis).distinct()).containsExactlyInAnyOrder(Basis.values());
@@ -51,16 +54,28 @@ class ScenarioTest {
     }
 
     @Test
-    void standInSitesServeWhatTheyWereHandedOnLoopback() throws Exception {
+    void standInHostsServeWhatTheyWereHandedOnLoopback() throws Exception {
         try (StandInSites sites = StandInSites.start(0)) {
-            sites.publish("client.example", "Client & Co", "Words.", Map.of("type.css", "body {}".getBytes()));
-            assertThat(get(sites, "/client.example/").body())
+            List<StandIn> hosts =
+                    StandInPages.all(site -> "Words & more.", site -> Map.of("type.css", "body {}".getBytes()));
+            hosts.forEach(sites::publish);
+            assertThat(get(sites, "/copperline.example/").body())
                     .contains("type.css")
-                    .contains("Words.");
-            HttpResponse<String> css = get(sites, "/client.example/type.css");
+                    .contains("Words &amp; more.");
+            HttpResponse<String> css = get(sites, "/copperline.example/type.css");
             assertThat(css.body()).isEqualTo("body {}");
             assertThat(css.headers().firstValue("Content-Type").orElse("")).startsWith("text/css");
             assertThat(get(sites, "/other.example/").statusCode()).isEqualTo(404);
+            assertThat(get(sites, "/fernway.staging-desk.example/").statusCode())
+                    .isEqualTo(401);
+            assertThat(hosts.stream().filter(host -> host.wrong().isEmpty()).flatMap(host -> host.finds().stream()))
+                    .isEmpty();
+            Set<String> domains = Scenario.sites().stream()
+                    .flatMap(site -> site.domains().stream())
+                    .collect(Collectors.toSet());
+            assertThat(hosts.stream().map(StandIn::host).filter(host -> !domains.contains(host)))
+                    .as("hosts of no client")
+                    .containsExactly("open-letters.example", "send-a-file.example");
         }
     }
 

@@ -77,7 +77,8 @@ final class FileFindings {
         }
         Resource answer = tried.answer();
         thirdParty(page, answer.url(), "font").ifPresent(found::add);
-        if (!Addresses.isSecure(page) && tried.url().startsWith("http:") && !isLocal(tried.url())) {
+        boolean another = !Addresses.origin(tried.url()).equals(Addresses.origin(page));
+        if (!Addresses.isSecure(page) && tried.url().startsWith("http:") && another && !isLocal(tried.url())) {
             add(
                     Kind.INSECURE_URL,
                     url + " comes over http:, where anybody on the way can change it.",

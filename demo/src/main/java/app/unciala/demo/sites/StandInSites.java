@@ -1,23 +1,27 @@
 package app.unciala.demo.sites;
 
+import app.unciala.demo.sites.StandIn.Served;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
-import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.Collection;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 
 /**
- * Serves the demonstration's client sites, each under {@code /its.domain/}, on loopback only. A site is its pages and
- * whatever pack it was handed.
+ * Serves the demonstration's hosts on loopback only: each by its own name in the Host header, as it is reached by a check,
+ * and under {@code /its.domain/}, as people can look at it.
  */
 public final class StandInSites implements AutoCloseable {
+    private static final String A_DAY = "max-age=86400";
+
     private final HttpServer server;
-    private final Map<String, byte[]> files = new TreeMap<>();
+    private final Map<String, StandIn> hosts = new ConcurrentHashMap<>();
 
     private StandInSites(HttpServer server) {
         this.server = server;
@@ -41,11 +45,19 @@ public final class StandInSites implements AutoCloseable {
         return server.getAddress().getPort();
     }
 
-    /** Puts a site on air: its name, and the files of its pack by path, which may be none. */
-    public void publish(String domain, String name, String text, Map<String, byte[]> pack) {
-        String page = SitePage.write(name, text);
-        files.put("/" + domain + "/", page.getBytes(StandardCharsets.UTF_8));
-        pack.forEach((path, bytes) -> files.put("/" + domain + "/" + path, bytes));
+    /** Where the hosts are connected to, such as {@code localhost:8601}. */
+    public String at() {
+        return "localhost:" + port();
+    }
+
+    /** Puts a host on air. */
+    public void publish(StandIn host) {
+        hosts.put(host.host(), host);
+    }
+
+    /** The hosts on air. */
+    public Collection<StandIn> hosts() {
+        return hosts.values();
     }
 
     @Override
@@ -55,25 +67,36 @@ public final class StandInSites implements AutoCloseable {
 
     private void answer(HttpExchange exchange) throws IOException {
         try (exchange) {
-            URI uri = exchange.getRequestURI();
-            byte[] body = files.get(uri.getPath());
-            if (body == null) {
-                exchange.sendResponseHeaders(404, -1);
-                return;
+            String path = exchange.getRequestURI().getPath().substring(1);
+            String named = exchange.getRequestHeaders().getFirst("Host");
+            StandIn host = named == null ? null : hosts.get(named.replaceAll(":\\d+$", ""));
+            if (host == null) {
+                int end = path.indexOf('/');
+                host = end < 0 ? null : hosts.get(path.substring(0, end));
+                path = path.substring(end + 1);
             }
-            exchange.getResponseHeaders().set("Content-Type", mediaType(uri.getPath()));
-            exchange.sendResponseHeaders(200, body.length);
-            exchange.getResponseBody().write(body);
+            Served file = host == null ? null : host.files().get(path);
+            if (host != null && !isSignedIn(exchange, host)) {
+                exchange.getResponseHeaders().set("WWW-Authenticate", "Basic realm=\"Preview\"");
+                exchange.sendResponseHeaders(401, -1);
+            } else if (file == null) {
+                exchange.sendResponseHeaders(404, -1);
+            } else {
+                exchange.getResponseHeaders().set("Content-Type", file.mediaType());
+                exchange.getResponseHeaders().set("Cache-Control", A_DAY);
+                exchange.getResponseHeaders().set("Access-Control-Allow-Origin", "*");
+                exchange.sendResponseHeaders(200, file.bytes().length);
+                exchange.getResponseBody().write(file.bytes());
+            }
         }
     }
 
-    private static String mediaType(String path) {
-        if (path.endsWith(".woff2")) {
-            return "font/woff2";
-        }
-        if (path.endsWith(".css")) {
-            return "text/css; charset=utf-8";
-        }
-        return path.endsWith(".txt") ? "text/plain; charset=utf-8" : "text/html; charset=utf-8";
+    private static boolean isSignedIn(HttpExchange exchange, StandIn host) {
+        String sent = exchange.getRequestHeaders().getFirst("Authorization");
+        return host.signIn().isEmpty()
+                || ("Basic "
+                                + Base64.getEncoder()
+                                        .encodeToString(host.signIn().get().getBytes(StandardCharsets.UTF_8)))
+                        .equals(sent);
     }
 }

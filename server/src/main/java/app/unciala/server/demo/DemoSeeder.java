@@ -11,6 +11,7 @@ import app.unciala.demo.Scenario.Role;
 import app.unciala.demo.Scenario.Views;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.Level;
+import app.unciala.server.check.CheckService;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.Comparisons;
@@ -57,6 +58,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.context.annotation.Profile;
@@ -73,7 +75,9 @@ class DemoSeeder {
     private static final long PATIENCE_MILLIS = 60_000;
     private static final int FIRST_DAY = 425;
     private static final int VIEWS_READ = 2;
+    private static final int CHECKED = 2;
     private static final String ILSE = "ilse";
+    private static final String TOMAS = "tomas";
 
     private final AccountService accounts;
     private final IntakeService intakes;
@@ -85,6 +89,8 @@ class DemoSeeder {
     private final SiteService sites;
     private final PageViewsService pageViews;
     private final PackService packs;
+    private final CheckService checks;
+    private final ClientHosts hosts;
     private final FlagService flags;
     private final FlagDecisions decisions;
     private final Comparisons comparisons;
@@ -105,6 +111,8 @@ class DemoSeeder {
             SiteService sites,
             PageViewsService pageViews,
             PackService packs,
+            CheckService checks,
+            ClientHosts hosts,
             FlagService flags,
             FlagDecisions decisions,
             Comparisons comparisons,
@@ -121,6 +129,8 @@ class DemoSeeder {
         this.sites = sites;
         this.pageViews = pageViews;
         this.packs = packs;
+        this.checks = checks;
+        this.hosts = hosts;
         this.flags = flags;
         this.decisions = decisions;
         this.comparisons = comparisons;
@@ -168,6 +178,12 @@ class DemoSeeder {
                 .forEach(arrival -> events.add(new Event(arrival.daysAgo(), arrival.by(), () -> takeIn(arrival))));
         Scenario.deals().forEach(deal -> events.add(new Event(deal.daysAgo(), deal.by(), () -> record(deal))));
         Scenario.sites().forEach(site -> events.add(new Event(site.daysAgo(), site.by(), () -> add(site))));
+        if (hosts.areOnAir()) {
+            events.add(new Event(FIRST_DAY - 1, NAME, hosts::allow));
+            Scenario.sites().stream()
+                    .filter(site -> Scenario.CHECKED.contains(site.name()))
+                    .forEach(site -> events.add(new Event(CHECKED, TOMAS, () -> check(siteIds.get(site.name())))));
+        }
         Scenario.pageViews().forEach(views -> events.add(new Event(VIEWS_READ, ILSE, () -> read(views))));
         Scenario.decisions()
                 .forEach(decision -> events.add(new Event(decision.daysAgo(), decision.by(), () -> decide(decision))));
@@ -182,6 +198,13 @@ class DemoSeeder {
             story.goTo(day);
             comparisons.dayPassed();
         }
+    }
+
+    /** Does work in the name of the demonstration's own account. */
+    void acting(Runnable work) {
+        actAs(NAME);
+        work.run();
+        SecurityContextHolder.clearContext();
     }
 
     private static void actAs(String name) {
@@ -201,11 +224,19 @@ class DemoSeeder {
                         clientId(site.client()), site.name(), site.domains(), site.staging(), roles, null))
                 .id();
         siteIds.put(site.name(), id);
+        hosts.plan(id);
         try {
             packs.make(id, Optional.empty());
         } catch (Fault nothingAllowed) {
             // Some sites of the scenario have no pack; their flags say why.
         }
+    }
+
+    /** Checks the pages of a site as they are by then, with the pack that it was handed. */
+    private void check(String siteId) {
+        hosts.publish();
+        String id = checks.start(siteId).id();
+        await("the check of a site", () -> checks.get(id).line().state().isOver());
     }
 
     private String clientId(String client) {
@@ -231,10 +262,15 @@ class DemoSeeder {
     private String open(String name, Map<String, byte[]> files) {
         byte[] archive = zip(files);
         String id = intakes.open(List.of(new Upload(name, () -> new ByteArrayInputStream(archive))), null);
+        await(name, () -> intakes.get(id, null, 1).state() != IntakeState.READING);
+        return id;
+    }
+
+    private static void await(String what, BooleanSupplier isOver) {
         long deadline = System.currentTimeMillis() + PATIENCE_MILLIS;
-        while (intakes.get(id, null, 1).state() == IntakeState.READING) {
+        while (!isOver.getAsBoolean()) {
             if (System.currentTimeMillis() > deadline) {
-                throw new IllegalStateException(name + " was not read in time");
+                throw new IllegalStateException(what + " was not read in time");
             }
             try {
                 Thread.sleep(20);
@@ -243,7 +279,6 @@ class DemoSeeder {
                 throw new IllegalStateException(e);
             }
         }
-        return id;
     }
 
     private void record(Deal deal) {

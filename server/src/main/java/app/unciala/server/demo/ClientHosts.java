@@ -1,0 +1,147 @@
+package app.unciala.server.demo;
+
+import app.unciala.demo.Scenario;
+import app.unciala.demo.sites.StandIn;
+import app.unciala.demo.sites.StandInPages;
+import app.unciala.demo.sites.StandInSites;
+import app.unciala.server.check.CheckPlan;
+import app.unciala.server.check.CheckPlan.Connection;
+import app.unciala.server.check.CheckPlan.SignIn;
+import app.unciala.server.check.CheckPlans;
+import app.unciala.server.check.CheckPlans.VersionedPlan;
+import app.unciala.server.check.PrivateHosts;
+import app.unciala.server.pack.PackService;
+import app.unciala.server.site.SiteService;
+import app.unciala.server.site.SiteService.Site;
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Component;
+
+/** The hosts of the demonstration's clients: on air with the packs they were handed, and known to checks. */
+@Component
+@Profile("demo")
+class ClientHosts {
+    private static final int USUAL_PAGES = 20;
+
+    private final SiteService sites;
+    private final PackService packs;
+    private final CheckPlans plans;
+    private final PrivateHosts privateHosts;
+    private @Nullable StandInSites onAir;
+
+    ClientHosts(SiteService sites, PackService packs, CheckPlans plans, PrivateHosts privateHosts) {
+        this.sites = sites;
+        this.packs = packs;
+        this.plans = plans;
+        this.privateHosts = privateHosts;
+    }
+
+    void start(int port) throws IOException {
+        onAir = StandInSites.start(port);
+    }
+
+    @PreDestroy
+    void stop() {
+        if (onAir != null) {
+            onAir.close();
+        }
+    }
+
+    boolean areOnAir() {
+        return onAir != null;
+    }
+
+    int port() {
+        return onAir == null ? 0 : onAir.port();
+    }
+
+    /** The hosts on air by name. */
+    List<StandIn> all() {
+        return onAir == null
+                ? List.of()
+                : onAir.hosts().stream()
+                        .sorted(Comparator.comparing(StandIn::host))
+                        .toList();
+    }
+
+    /** Puts all hosts on air with what their sites were handed by now. */
+    void publish() {
+        if (onAir != null) {
+            StandInPages.all(ClientHosts::words, this::latestPack).forEach(onAir::publish);
+        }
+    }
+
+    private static String words(String site) {
+        return Scenario.sites().stream()
+                .filter(told -> told.name().equals(site))
+                .map(Scenario.Site::text)
+                .findFirst()
+                .orElse("Nothing else is said here.");
+    }
+
+    private Map<String, byte[]> latestPack(String name) {
+        Map<String, byte[]> files = new TreeMap<>();
+        sites.list(name, null, 10).items().stream()
+                .filter(site -> site.name().equals(name))
+                .findFirst()
+                .flatMap(site -> packs.latestFiles(site.id()))
+                .ifPresent(pack -> pack.files().entries().forEach(entry -> files.put(entry.path(), entry.bytes())));
+        return files;
+    }
+
+    /** Lets checks connect to where the hosts are. */
+    void allow() {
+        if (onAir != null
+                && privateHosts.all().stream().noneMatch(known -> known.host().equals(onAir.at()))) {
+            privateHosts.allow(onAir.at());
+        }
+    }
+
+    /** Plans the checks of a site: its hosts, each with the others that its pages fetch from, are connected to here. */
+    void plan(String siteId) {
+        if (onAir == null) {
+            return;
+        }
+        publish();
+        Site site = sites.get(siteId);
+        List<StandIn> own = all().stream()
+                .filter(host -> site.domains().contains(host.host()))
+                .toList();
+        List<Connection> connections = all().stream()
+                .filter(host -> own.contains(host) || host.wrong().isEmpty() && !isOfSite(host))
+                .map(host -> new Connection(host.host() + ":80", onAir.at()))
+                .toList();
+        VersionedPlan now = plans.get(siteId);
+        if (!now.plan().connections().equals(connections)) {
+            plans.update(
+                    siteId,
+                    now.version(),
+                    new CheckPlan(
+                            own.stream()
+                                    .map(host -> "http://" + host.host() + "/")
+                                    .toList(),
+                            true,
+                            USUAL_PAGES,
+                            now.plan().watched(),
+                            connections,
+                            own.stream().flatMap(host -> signIn(host).stream()).toList()));
+        }
+    }
+
+    private static boolean isOfSite(StandIn host) {
+        return Scenario.sites().stream().anyMatch(site -> site.domains().contains(host.host()));
+    }
+
+    private static Optional<SignIn> signIn(StandIn host) {
+        return host.signIn()
+                .map(said -> said.split(":", 2))
+                .map(said -> new SignIn(host.host() + ":80", said[0], said[1]));
+    }
+}

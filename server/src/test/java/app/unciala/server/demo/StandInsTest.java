@@ -1,0 +1,84 @@
+package app.unciala.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.unciala.demo.sites.StandIn;
+import app.unciala.server.testing.Caller;
+import app.unciala.server.testing.RunningServer;
+import java.net.URI;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** The faults of the demonstration's hosts are found, each, and no others. */
+class StandInsTest {
+    @RegisterExtension
+    static final RunningServer SERVER = RunningServer.withDemo();
+
+    @Test
+    void aCheckOfEachSiteFindsExactlyWhatIsDocumented() {
+        Caller caller = SERVER.signIn();
+        Map<String, Set<String>> found = new TreeMap<>();
+        List<String> unread = new ArrayList<>();
+        for (JsonNode site : caller.get("/api/sites?limit=50").json().get("items")) {
+            JsonNode check = check(caller, site.get("id").asString());
+            for (JsonNode page : check.get("pages")) {
+                String host = URI.create(page.get("url").asString()).getHost();
+                Set<String> kinds = found.computeIfAbsent(host, any -> new TreeSet<>());
+                if (!page.get("why").isNull()) {
+                    unread.add(host + ": " + page.get("why").asString());
+                }
+                caller.get("/api/checks/" + check.get("line").get("id").asString() + "/pages/"
+                                + page.get("position").asInt())
+                        .json()
+                        .get("notes")
+                        .valueStream()
+                        .filter(note -> !note.get("severity").asString().equals("note"))
+                        .forEach(note -> kinds.add(note.get("kind").asString()));
+            }
+        }
+        Map<String, Set<String>> documented = new TreeMap<>();
+        for (StandIn host : SERVER.bean(ClientHosts.class).all()) {
+            if (found.containsKey(host.host()) || !host.wrong().isEmpty()) {
+                documented.put(host.host(), new TreeSet<>(host.finds()));
+            }
+        }
+        assertThat(found).isEqualTo(documented);
+        assertThat(unread).as("the staging host is signed in to").isEmpty();
+        assertThat(caller.kinds("?site=" + siteOf(caller, "Lantern Row Archive")))
+                .contains("FOUND_NOT_RECORDED");
+        assertThat(caller.kinds("?site=" + siteOf(caller, "Opal Street Books")))
+                .as("one that is right")
+                .doesNotContain("FOUND_NOT_ALLOWED", "NOT_USED_ON_PAGES", "FILE_NOT_REACHED");
+    }
+
+    private static String siteOf(Caller caller, String name) {
+        for (JsonNode site : caller.get("/api/sites?limit=50").json().get("items")) {
+            if (site.get("name").asString().equals(name)) {
+                return site.get("id").asString();
+            }
+        }
+        throw new IllegalStateException(name + " is no site");
+    }
+
+    private static JsonNode check(Caller caller, String site) {
+        String id = caller.send("POST", "/api/sites/" + site + "/checks", Map.of())
+                .json()
+                .get("id")
+                .asString();
+        for (int i = 0; i < 600; i++) {
+            JsonNode check = caller.get("/api/checks/" + id).json();
+            if (check.get("line").get("state").asString().equals("DONE")) {
+                return check;
+            }
+            Caller.pause();
+        }
+        throw new IllegalStateException("the check did not end in time");
+    }
+}
