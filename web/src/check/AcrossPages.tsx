@@ -1,3 +1,4 @@
+import { Fragment } from "react";
 import type { PackOnHost, PageCheck } from "../shared/api/types";
 import { day, listed } from "../shared/parts/format";
 import { fileName, shortAddress } from "./pages";
@@ -64,12 +65,12 @@ export function UsedRoles({ used }: { used: PageCheck["used"] }) {
       <h2 className="section">
         {words.used} <small>{words.usedIs}</small>
       </h2>
-      <dl className="facts">
+      <dl className="facts-list">
         {used.map((role) => (
-          <div key={role.role}>
+          <Fragment key={role.role}>
             <dt>{role.label}</dt>
             <dd>{listed(role.faces)}</dd>
-          </div>
+          </Fragment>
         ))}
       </dl>
     </>

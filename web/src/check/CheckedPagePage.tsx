@@ -6,7 +6,7 @@ import { Leaf, Line } from "../shared/layout/Leaf";
 import { SiteLeaves } from "../shared/layout/SiteLeaves";
 import { Copy } from "../shared/parts/Copy";
 import { NotHere } from "../shared/states/NotHere";
-import { blocks, fileName, isGivenOtherwise, notesOfNoText, shortAddress, styleOf } from "./pages";
+import { blocks, fileName, isGivenOtherwise, notesOfNoText, shortAddress, stretches, styleOf } from "./pages";
 import { useChecks } from "./useChecks";
 import { askedInWords, givenInWords, kindOf, words } from "./words";
 
@@ -52,7 +52,6 @@ export function CheckedPagePage() {
 
 function Page({ page }: { page: CheckedText }) {
   const files = notesOfNoText(page.runs, page.notes);
-  const texts = blocks(page.runs, page.notes);
   return (
     <>
       <Line
@@ -60,21 +59,25 @@ function Page({ page }: { page: CheckedText }) {
           <Note key={i} note={note} />
         ))}
       >
-        <p className="answer">{page.notes.some(({ severity }) => severity === "error") ? "" : words.clean}</p>
+        <p className="answer">
+          {page.notes.some(({ severity }) => severity === "error") ? words.notClean : words.clean}
+        </p>
       </Line>
       <div className="checked-page" aria-label={page.title} role="article">
-        {texts.map((block, i) => (
+        {stretches(blocks(page.runs, page.notes)).map((part, i) => (
           <Line
             key={i}
-            notes={block.notes.map((note, n) => (
-              <Note key={n} note={note} run={block.runs.find((run) => run.path === note.path)} />
+            notes={part[0]?.notes.map((note, n) => (
+              <Note key={n} note={note} run={page.runs.find((run) => run.path === note.path)} />
             ))}
           >
-            <p className="checked-block">
-              {block.runs.map((run, n) => (
-                <Run key={n} run={run} notes={block.notes} />
-              ))}
-            </p>
+            {part.map((block, b) => (
+              <p key={b} className="checked-block">
+                {block.runs.map((run, n) => (
+                  <Run key={n} run={run} notes={page.notes} />
+                ))}
+              </p>
+            ))}
           </Line>
         ))}
       </div>

@@ -23,8 +23,8 @@ export function FoundFonts({ check }: { check: PageCheck }) {
           <table className="sheet found-fonts">
             <thead>
               <tr>
-                <th>{words.found}</th>
-                <th>{words.held}</th>
+                <th className="found-font">{words.found}</th>
+                <th className="held-as">{words.held}</th>
                 <th>{words.allowed}</th>
               </tr>
             </thead>

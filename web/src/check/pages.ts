@@ -59,6 +59,20 @@ export function blocks(runs: readonly TextRun[], notes: readonly PageNote[]): Bl
   return all;
 }
 
+/** Blocks one after another up to the next that has notes, which stand beside the first of them. */
+export function stretches(all: readonly Block[]): Block[][] {
+  const parts: Block[][] = [];
+  for (const block of all) {
+    const last = parts.at(-1);
+    if (last && block.notes.length === 0) {
+      last.push(block);
+    } else {
+      parts.push([block]);
+    }
+  }
+  return parts;
+}
+
 /** The notes that are about no text that is shown: files, style sheets, what is declared in vain. */
 export function notesOfNoText(runs: readonly TextRun[], notes: readonly PageNote[]): PageNote[] {
   const paths = new Set(runs.map((run) => run.path));

@@ -64,7 +64,7 @@ export const words = {
   ofPage: "About the files",
   allPages: "All pages",
   clean: "Every text is given what it asks for.",
-  next: "Next page",
+  notClean: "Texts that are given something else than they ask for are underlined.",
 };
 
 export const kindWords: Record<string, string> = {
@@ -120,8 +120,24 @@ export function standing(check: PageCheck): string {
           : `All ${count(all, "page")} give visitors something else than they ask for.`
         : `${count(wrong, "page")} ${wrong === 1 ? "does" : "do"} not.`),
     unread > 0 && `${count(unread, "page")} could not be read.`,
+    ...fontsStanding(check),
   ];
   return parts.filter(Boolean).join(" ");
+}
+
+/** What of the fonts needs somebody: not held, not allowed, from others. */
+function fontsStanding({ fonts, thirdParties }: Pick<PageCheck, "fonts" | "thirdParties">): string[] {
+  const notHeld = fonts.filter((font) => font.held === null).length;
+  const notAllowed = fonts.filter((font) =>
+    font.verdicts.some(({ verdict }) => verdict !== "ALLOWED"),
+  ).length;
+  const are = (n: number) => (n === 1 ? "is" : "are");
+  return [
+    notHeld > 0 && `${count(notHeld, "font")} ${are(notHeld)} not in the inventory.`,
+    notAllowed > 0 && `${count(notAllowed, "font")} ${are(notAllowed)} not known to be allowed there.`,
+    thirdParties.length > 0 &&
+      `${count(thirdParties.length, "host")} of others ${thirdParties.length === 1 ? "learns" : "learn"} who visits.`,
+  ].filter((part) => part !== false);
 }
 
 /** Who checked when. */
@@ -185,7 +201,7 @@ export const placedWords: Record<string, string> = {
 
 /** What a text asks for. */
 export function askedInWords(run: TextRun): string {
-  return `${run.family.join(", ")} ${faceInWords(run.weight, run.slope)}`;
+  return `${run.family[0] ?? ""} ${faceInWords(run.weight, run.slope)}`;
 }
 
 /** What a text is given. */

@@ -15,6 +15,7 @@ import { singleKeys, useStoredChoice } from "../shared/parts/useStoredChoice";
 import { useUnsaved } from "../shared/parts/unsaved";
 import { BackupSection } from "./BackupSection";
 import { CalendarSection } from "./CalendarSection";
+import { PrivateHosts } from "./PrivateHosts";
 import { words } from "./words";
 
 export function SettingsPage() {
@@ -43,6 +44,11 @@ export function SettingsPage() {
       {administrator && (
         <Line>
           <BackupSection />
+        </Line>
+      )}
+      {administrator && (
+        <Line>
+          <PrivateHosts />
         </Line>
       )}
     </Leaf>

@@ -1,4 +1,4 @@
-import { Link } from "react-router";
+import { Link, useLocation } from "react-router";
 import { useMayEdit } from "../account/session";
 import { api, bodyOf } from "../api/client";
 import { useChange } from "../api/queries";
@@ -46,6 +46,7 @@ export function FlagNotes({ flags, most }: { flags: readonly Flag[]; most?: numb
 
 /** The next action of a flag: done here where one step does it, otherwise a way to the place where it is done. */
 export function FlagAction({ flag }: { flag: Flag }) {
+  const { pathname } = useLocation();
   const mayEdit = useMayEdit();
   const makeWoff2 = useChange({
     of: "family",
@@ -60,6 +61,9 @@ export function FlagAction({ flag }: { flag: Flag }) {
     ) : null;
   }
   const [label, to] = wayOf(flag);
+  if (to === pathname) {
+    return null;
+  }
   return (
     <Link className="act" to={to}>
       {label}
