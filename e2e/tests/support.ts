@@ -30,6 +30,7 @@ export const records: [list: string, name: string, leaf?: string][] = [
   ["/families", "Penmarrow", "Facts"],
   ["/sites", "Fernway"],
   ["/sites", "Fernway", "Delivery"],
+  ["/sites", "Fernway", "Pages"],
   ["/sites", "Fernway", "Proof"],
   ["/licenses", "Penmarrow web license"],
   ["/licenses", "Ostrel for two sites", "Terms"],

@@ -128,41 +128,41 @@ export function SiteForm({ site, clients, saveLabel, onSave, preview }: Props) {
             />
           )}
         />
-        {domains.length > 0 && (
-          <>
-            <span className="label">{words.staging}</span>
-            <Controller
-              name="staging"
-              control={control}
-              render={({ field }) => (
-                <div>
-                  <span className="chips">
-                    {domains.map((host) => (
-                      <FormControlLabel
-                        key={host}
-                        label={host}
-                        control={
-                          <Checkbox
-                            size="small"
-                            checked={field.value.includes(host)}
-                            onChange={(event) =>
-                              field.onChange(
-                                event.target.checked
-                                  ? [...field.value, host]
-                                  : field.value.filter((other) => other !== host),
-                              )
-                            }
-                          />
+        <span className="label">{words.staging}</span>
+        <Controller
+          name="staging"
+          control={control}
+          render={({ field }) => (
+            <div>
+              <span className="chips">
+                {/* There from the beginning: the first domain must not move the button that is being pressed. */}
+                {domains.length === 0 && (
+                  <FormControlLabel disabled label={words.noDomainYet} control={<Checkbox size="small" />} />
+                )}
+                {domains.map((host) => (
+                  <FormControlLabel
+                    key={host}
+                    label={host}
+                    control={
+                      <Checkbox
+                        size="small"
+                        checked={field.value.includes(host)}
+                        onChange={(event) =>
+                          field.onChange(
+                            event.target.checked
+                              ? [...field.value, host]
+                              : field.value.filter((other) => other !== host),
+                          )
                         }
                       />
-                    ))}
-                  </span>
-                  <p className="quiet small">{words.stagingHelp}</p>
-                </div>
-              )}
-            />
-          </>
-        )}
+                    }
+                  />
+                ))}
+              </span>
+              <p className="quiet small">{words.stagingHelp}</p>
+            </div>
+          )}
+        />
       </div>
       <Button
         type="submit"

@@ -60,15 +60,25 @@ public class CheckPlans {
         }
         CheckPlan checked = draft.checked(site);
         Map<String, String> before = described(kept == null ? CheckPlan.usual(site) : kept.plan());
-        CheckPlanEntity entity = kept == null ? new CheckPlanEntity(siteId) : kept;
-        entity.edit(checked.withSignIns(checked.signIns().stream()
-                .map(signIn ->
-                        encrypted(signIn, kept == null ? List.of() : kept.plan().signIns()))
-                .toList()));
-        CheckPlanEntity saved = plans.saveAndFlush(entity);
+        CheckPlanEntity saved = save(siteId, kept, checked);
         history.record(Deed.of("site", siteId, site.name(), "Changed which pages of “" + site.name() + "” are checked")
                 .changing(before, described(checked)));
         return shown(saved);
+    }
+
+    /** Sets a plan for which no person stands, such as one of the demonstration; the history does not tell of it. */
+    @Transactional
+    public void set(String siteId, CheckPlan plan) {
+        save(siteId, plans.findById(siteId).orElse(null), plan.checked(sites.get(siteId)));
+    }
+
+    private CheckPlanEntity save(String siteId, @Nullable CheckPlanEntity kept, CheckPlan checked) {
+        CheckPlanEntity entity = kept == null ? new CheckPlanEntity(siteId) : kept;
+        List<SignIn> known = kept == null ? List.of() : kept.plan().signIns();
+        entity.edit(checked.withSignIns(checked.signIns().stream()
+                .map(signIn -> encrypted(signIn, known))
+                .toList()));
+        return plans.saveAndFlush(entity);
     }
 
     private SignIn encrypted(SignIn signIn, List<SignIn> known) {

@@ -8,7 +8,6 @@ import app.unciala.server.check.CheckPlan;
 import app.unciala.server.check.CheckPlan.Connection;
 import app.unciala.server.check.CheckPlan.SignIn;
 import app.unciala.server.check.CheckPlans;
-import app.unciala.server.check.CheckPlans.VersionedPlan;
 import app.unciala.server.check.PrivateHosts;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.site.SiteService;
@@ -98,9 +97,8 @@ class ClientHosts {
 
     /** Lets checks connect to where the hosts are. */
     void allow() {
-        if (onAir != null
-                && privateHosts.all().stream().noneMatch(known -> known.host().equals(onAir.at()))) {
-            privateHosts.allow(onAir.at());
+        if (onAir != null) {
+            privateHosts.set(onAir.at());
         }
     }
 
@@ -118,18 +116,17 @@ class ClientHosts {
                 .filter(host -> own.contains(host) || host.wrong().isEmpty() && !isOfSite(host))
                 .map(host -> new Connection(host.host() + ":80", onAir.at()))
                 .toList();
-        VersionedPlan now = plans.get(siteId);
-        if (!now.plan().connections().equals(connections)) {
-            plans.update(
+        CheckPlan now = plans.get(siteId).plan();
+        if (!now.connections().equals(connections)) {
+            plans.set(
                     siteId,
-                    now.version(),
                     new CheckPlan(
                             own.stream()
                                     .map(host -> "http://" + host.host() + "/")
                                     .toList(),
                             true,
                             USUAL_PAGES,
-                            now.plan().watched(),
+                            now.watched(),
                             connections,
                             own.stream().flatMap(host -> signIn(host).stream()).toList()));
         }

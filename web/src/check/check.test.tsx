@@ -1,0 +1,265 @@
+import { screen, waitFor, within } from "@testing-library/react";
+import { http, HttpResponse } from "msw";
+import { beforeEach, describe, expect, it } from "vitest";
+import type { CheckedText, CheckLine, CheckPlan, PageCheck } from "../shared/api/types";
+import { network, problem } from "../testing/network";
+import { open } from "../testing/render";
+import { site } from "../testing/samples";
+
+const line: CheckLine = {
+  id: "c1",
+  siteId: "s1",
+  state: "DONE",
+  askedAt: "2030-05-10T09:00:00Z",
+  askedBy: "tomas",
+  endedAt: "2030-05-10T09:00:05Z",
+  pagesRead: 1,
+  pagesKnown: 1,
+  page: "",
+  failure: null,
+  pagesWithErrors: 1,
+};
+
+const slot = {
+  weight: 400,
+  weightMax: 400,
+  width: 100,
+  widthMax: 100,
+  slope: "upright",
+  key: "",
+  label: "Regular",
+};
+
+const found: PageCheck = {
+  line,
+  pages: [
+    {
+      position: 0,
+      url: "https://fernway.example/",
+      title: "Fernway",
+      why: null,
+      texts: 3,
+      errors: 1,
+      warnings: 0,
+      notes: 0,
+      fontBytes: 20_000,
+      requests: 2,
+    },
+  ],
+  fonts: [
+    {
+      sha256: "ab",
+      name: "Saltern Regular",
+      family: "Saltern",
+      slot,
+      format: "woff2",
+      bytes: 20_000,
+      urls: ["https://fernway.example/s.woff2"],
+      pages: ["https://fernway.example/"],
+      texts: 2,
+      fromOthers: false,
+      inPack: false,
+      held: null,
+      verdicts: [],
+    },
+  ],
+  thirdParties: [{ host: "letters.example", styleSheets: ["https://letters.example/a.css"], fonts: [] }],
+  used: [{ role: "PAGE_TITLE", label: "Page title", faces: ["Saltern Regular"], texts: 1 }],
+  pack: {
+    packId: "p1",
+    madeAt: "2030-05-01T09:00:00Z",
+    files: [{ path: "fonts/a.woff2", state: "OTHER", url: "https://fernway.example/a.woff2" }],
+  },
+  changedSince: "2030-05-09T09:00:00Z",
+  changes: {
+    appeared: [],
+    gone: [
+      { page: "https://fernway.example/", kind: "third-party", severity: "warning", message: "It is gone." },
+    ],
+    newPages: [],
+    pagesNotRead: [],
+    empty: false,
+  },
+};
+
+const plan: CheckPlan = {
+  addresses: ["https://fernway.example/"],
+  follows: true,
+  mostPages: 20,
+  watched: false,
+  connections: [],
+  signIns: [{ host: "fernway.example:443", name: "preview", password: null }],
+};
+
+beforeEach(() =>
+  network.use(
+    http.get("*/api/sites/s1", () => HttpResponse.json(site())),
+    http.get("*/api/sites/s1/checks", () => HttpResponse.json({ items: [line], next: null })),
+    http.get("*/api/sites/s1/check-plan", () => HttpResponse.json({ version: 3, plan })),
+    http.get("*/api/checks/c1", () => HttpResponse.json(found)),
+  ),
+);
+
+describe("the pages of a site", () => {
+  it("are told of in one sentence, then page by page and across them", async () => {
+    await open("/sites/s1/pages", "Fernway");
+    expect(
+      await screen.findByText(/^The page gives visitors something else than it asks for\./),
+    ).toBeVisible();
+    const pages = screen.getByRole("list", { name: "Pages" });
+    expect(within(pages).getByText("1 error")).toBeInTheDocument();
+    expect(within(pages).getByRole("link", { name: "Fernway" })).toHaveAttribute(
+      "href",
+      "/sites/s1/pages/0?check=c1",
+    );
+    expect(screen.getByText("letters.example")).toBeInTheDocument();
+    expect(screen.getByText("another file under this name")).toBeInTheDocument();
+    expect(
+      within(screen.getByRole("list", { name: "Gone" })).getByText(/Third party: It is gone\./),
+    ).toBeVisible();
+  });
+
+  it("are checked on request, with progress and a way to stop it", async () => {
+    let items: CheckLine[] = [];
+    const stopped: string[] = [];
+    network.use(
+      http.get("*/api/sites/s1/checks", () => HttpResponse.json({ items, next: null })),
+      http.post("*/api/sites/s1/checks", () => {
+        items = [
+          { ...line, state: "READING", page: "https://fernway.example/visit", pagesRead: 1, pagesKnown: 4 },
+        ];
+        return HttpResponse.json(items[0], { status: 202 });
+      }),
+      http.delete("*/api/checks/c1", () => {
+        stopped.push("c1");
+        items = [{ ...line, state: "STOPPED" }];
+        return HttpResponse.json(items[0]);
+      }),
+    );
+    const { user } = await open("/sites/s1/pages", "Fernway");
+    expect(await screen.findByText("The pages of this site were not checked yet.")).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Check the pages" }));
+    expect(await screen.findByText("Reading fernway.example/visit, 2 of 4")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Check the pages" })).toBeDisabled();
+    await user.click(screen.getByRole("button", { name: "Stop" }));
+    await waitFor(() => expect(screen.queryByRole("button", { name: "Stop" })).toBeNull());
+    expect(stopped).toEqual(["c1"]);
+  });
+
+  it("have a font that is not held, which is taken into an intake", async () => {
+    const taken: string[] = [];
+    network.use(
+      http.post("*/api/checks/c1/fonts/ab/intake", () => {
+        taken.push("ab");
+        return HttpResponse.json({ intakeId: "i1" }, { status: 202 });
+      }),
+      http.get("*/api/intakes/i1", () => problem(404, "There is no intake “i1”.")),
+    );
+    const { user, router } = await open("/sites/s1/pages", "Fernway");
+    await user.click(await screen.findByRole("button", { name: "Take it into an intake" }));
+    await waitFor(() => expect(router.state.location.pathname).toBe("/intake/i1"));
+    expect(taken).toEqual(["ab"]);
+  });
+
+  it("are read as the plan says, which is edited in place and keeps a password that is not typed", async () => {
+    const kept: { body: unknown; tag: string | null }[] = [];
+    network.use(
+      http.put("*/api/sites/s1/check-plan", async ({ request }) => {
+        const body = (await request.json()) as CheckPlan;
+        kept.push({ body, tag: request.headers.get("If-Match") });
+        if (body.mostPages === 7) {
+          return problem(422, "other.example is not among the site’s domains.");
+        }
+        return HttpResponse.json({ version: 4, plan: body });
+      }),
+    );
+    const { user } = await open("/sites/s1/pages", "Fernway");
+    expect(
+      await screen.findByText(/^fernway\.example and what it leads to, at most 20 pages\./),
+    ).toBeVisible();
+    await user.click(screen.getByRole("button", { name: "Change it" }));
+    await user.clear(screen.getByLabelText("At most"));
+    await user.type(screen.getByLabelText("At most"), "7");
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    expect(await screen.findByText("other.example is not among the site’s domains.")).toBeVisible();
+    expect(screen.getByLabelText("At most")).toHaveValue("7");
+    await user.type(screen.getByLabelText("At most"), "5");
+    await user.type(screen.getByLabelText("Connect elsewhere"), "fernway.example:443 → 192.0.2.7:8443");
+    await user.click(screen.getByRole("checkbox", { name: /^Check daily/ }));
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    expect(await screen.findByText(/at most 75 pages\. Daily/)).toBeVisible();
+    expect(kept.at(-1)).toEqual({
+      tag: '"3"',
+      body: {
+        ...plan,
+        mostPages: 75,
+        watched: true,
+        connections: [{ host: "fernway.example:443", to: "192.0.2.7:8443" }],
+      },
+    });
+  });
+});
+
+describe("a page under check", () => {
+  it("shows its text with what is asked and given beside it", async () => {
+    const text: CheckedText = {
+      url: "https://fernway.example/",
+      title: "Fernway",
+      allRuns: 1,
+      runs: [
+        {
+          text: "Move again",
+          path: "html > body > h1",
+          family: ["Wendlow", "serif"],
+          weight: 700,
+          slope: "upright",
+          width: 100,
+          size: 48,
+          given: [
+            {
+              family: "Wendlow",
+              weight: 400,
+              slope: "upright",
+              url: "https://fernway.example/w.woff2",
+              sha256: "ab",
+              synthesized: ["bold"],
+              characters: "Move again",
+            },
+          ],
+          rule: { url: "https://fernway.example/type.css", line: 12, selector: "h1" },
+        },
+      ],
+      notes: [
+        {
+          page: "https://fernway.example/",
+          kind: "faked-bold",
+          severity: "error",
+          message: "Wendlow Bold is asked.",
+          text: "Move again",
+          path: "html > body > h1",
+          fix: "h1 { font-weight: 400 }",
+          onPhoneOnly: false,
+        },
+      ],
+    };
+    network.use(http.get("*/api/checks/c1/pages/0", () => HttpResponse.json(text)));
+    await open("/sites/s1/pages/0?check=c1", "Fernway");
+    expect(screen.getByText("Move again", { selector: "mark" })).toHaveAttribute(
+      "title",
+      "Asked: Wendlow 700",
+    );
+    const note = screen.getByRole("group", { name: "Faked bold: Wendlow Bold is asked." });
+    expect(note).toHaveTextContent("GivenWendlow 400, bold faked");
+    expect(note).toHaveTextContent("h1 (type.css, line 12)");
+    expect(within(note).getByText("h1 { font-weight: 400 }")).toBeInTheDocument();
+  });
+
+  it("says when there is no such page", async () => {
+    network.use(
+      http.get("*/api/checks/c1/pages/9", () => problem(404, "There is no page of this check “9”.")),
+    );
+    await open("/sites/s1/pages/9?check=c1");
+    expect(await screen.findByText(/There is no page of this check/)).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: "All pages" })).toHaveAttribute("href", "/sites/s1/pages");
+  });
+});
