@@ -1,8 +1,12 @@
 import { Fragment } from "react";
-import type { PackOnHost, PageCheck } from "../shared/api/types";
+import Button from "@mui/material/Button";
+import { useMayEdit } from "../shared/account/session";
+import { api, bodyOf, editing } from "../shared/api/client";
+import { useChange } from "../shared/api/queries";
+import type { PackOnHost, PageCheck, Role, Site } from "../shared/api/types";
 import { day, listed } from "../shared/parts/format";
 import { fileName, shortAddress } from "./pages";
-import { kindOf, placedWords, words } from "./words";
+import { kindOf, placedWords, roleAdded, words } from "./words";
 
 /** What changed since the check before, if there was one. */
 export function Changes({ check }: { check: PageCheck }) {
@@ -59,7 +63,21 @@ export function HostsOfOthers({ hosts }: { hosts: PageCheck["thirdParties"] }) {
 }
 
 /** What texts of each role are painted in. */
-export function UsedRoles({ used }: { used: PageCheck["used"] }) {
+export function UsedRoles({ site, used }: { site: Site; used: PageCheck["used"] }) {
+  const mayEdit = useMayEdit();
+  const add = useChange({
+    of: "site",
+    change: (role: Role) => {
+      const { id, version, clientId, name, domains, staging, roles, delivery } = site;
+      return bodyOf(
+        api.PUT("/api/sites/{id}", {
+          params: { path: { id }, header: editing(version) },
+          body: { clientId, name, domains, staging, delivery, roles: [...roles, role] },
+        }),
+      );
+    },
+    said: (_, role) => roleAdded(role),
+  });
   return used.length === 0 ? null : (
     <>
       <h2 className="section">
@@ -69,7 +87,18 @@ export function UsedRoles({ used }: { used: PageCheck["used"] }) {
         {used.map((role) => (
           <Fragment key={role.role}>
             <dt>{role.label}</dt>
-            <dd>{listed(role.faces)}</dd>
+            <dd>
+              {listed(role.faces)}{" "}
+              {mayEdit && role.proposed && (
+                <Button
+                  size="small"
+                  disabled={add.isPending}
+                  onClick={() => role.proposed && add.mutate(role.proposed)}
+                >
+                  {words.addRole}
+                </Button>
+              )}
+            </dd>
           </Fragment>
         ))}
       </dl>

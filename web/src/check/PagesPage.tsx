@@ -67,7 +67,9 @@ function OfSite({ site }: { site: Site }) {
       <Shown of={checks.list}>
         {() =>
           checks.done ? (
-            <Shown of={check}>{(found) => <Found check={found} flags={flags} last={checks.last} />}</Shown>
+            <Shown of={check}>
+              {(found) => <Found site={site} check={found} flags={flags} last={checks.last} />}
+            </Shown>
           ) : (
             !checks.running && <Never last={checks.last} />
           )
@@ -120,7 +122,9 @@ function beside(flags: Flag[], kinds: Flag["kind"][]): Flag[] {
   return flags.filter((flag) => kinds.includes(flag.kind));
 }
 
-function Found({ check, flags, last }: { check: PageCheck; flags: Flag[]; last: CheckLine | undefined }) {
+type FoundProps = { site: Site; check: PageCheck; flags: Flag[]; last: CheckLine | undefined };
+
+function Found({ site, check, flags, last }: FoundProps) {
   useGoToHash(true);
   const ofFonts = beside(flags, ["FOUND_NOT_ALLOWED", "FOUND_NOT_RECORDED"]);
   const ofOthers = beside(flags, ["THIRD_PARTY"]);
@@ -147,7 +151,7 @@ function Found({ check, flags, last }: { check: PageCheck; flags: Flag[]; last: 
         </Line>
       )}
       <Line>
-        <UsedRoles used={check.used} />
+        <UsedRoles site={site} used={check.used} />
         {check.pack && <PlacedPack pack={check.pack} />}
       </Line>
     </>

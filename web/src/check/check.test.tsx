@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { beforeEach, describe, expect, it } from "vitest";
-import type { CheckedText, CheckLine, CheckPlan, PageCheck } from "../shared/api/types";
+import type { CheckedText, CheckLine, CheckPlan, PageCheck, Role, SiteDraft } from "../shared/api/types";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
 import { site } from "../testing/samples";
@@ -64,7 +64,7 @@ const found: PageCheck = {
     },
   ],
   thirdParties: [{ host: "letters.example", styleSheets: ["https://letters.example/a.css"], fonts: [] }],
-  used: [{ role: "PAGE_TITLE", label: "Page title", faces: ["Saltern Regular"], texts: 1 }],
+  used: [{ role: "PAGE_TITLE", label: "Page title", faces: ["Saltern Regular"], texts: 1, proposed: null }],
   pack: {
     packId: "p1",
     madeAt: "2030-05-01T09:00:00Z",
@@ -144,6 +144,33 @@ describe("the pages of a site", () => {
     await user.click(screen.getByRole("button", { name: "Stop" }));
     await waitFor(() => expect(screen.queryByRole("button", { name: "Stop" })).toBeNull());
     expect(stopped).toEqual(["c1"]);
+  });
+
+  it("propose a role that they have and the site has not", async () => {
+    const proposed: Role = {
+      role: "CAPTIONS",
+      familyId: "f1",
+      generic: "SERIF",
+      faces: [slot],
+      selector: "",
+      size: "",
+      lineHeight: "",
+      letterSpacing: "",
+    };
+    const used = [{ role: "CAPTIONS", label: "Captions", faces: ["Wendlow Regular"], texts: 4, proposed }];
+    const kept: SiteDraft[] = [];
+    network.use(
+      http.get("*/api/checks/c1", () => HttpResponse.json({ ...found, used })),
+      http.put("*/api/sites/s1", async ({ request }) => {
+        kept.push((await request.json()) as SiteDraft);
+        return HttpResponse.json(site());
+      }),
+    );
+    const { user } = await open("/sites/s1/pages", "Fernway");
+    await user.click(await screen.findByRole("button", { name: "Add it to the site’s roles" }));
+    expect(await screen.findByText("Added to the roles of the site with 1 face.")).toBeInTheDocument();
+    expect(kept[0]?.roles).toEqual([...site().roles, proposed]);
+    expect(kept[0]?.domains).toEqual(site().domains);
   });
 
   it("have a font that is not held, which is taken into an intake", async () => {

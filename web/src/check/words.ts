@@ -1,4 +1,12 @@
-import type { CheckLine, FoundFont, GivenFace, PageCheck, PageLine, TextRun } from "../shared/api/types";
+import type {
+  CheckLine,
+  FoundFont,
+  GivenFace,
+  PageCheck,
+  PageLine,
+  Role,
+  TextRun,
+} from "../shared/api/types";
 import { count, kB, listed, moment } from "../shared/parts/format";
 import { pagesOf, shortAddress } from "./pages";
 
@@ -34,6 +42,7 @@ export const words = {
   noChange: "Nothing changed.",
   used: "What texts are set in",
   usedIs: "by role, as the pages have them",
+  addRole: "Add it to the site’s roles",
   plan: "What is checked",
   edit: "Change it",
   save: "Save",
@@ -216,6 +225,11 @@ export function givenInWords(given: GivenFace): string {
 
 function faceInWords(weight: number, slope: string): string {
   return slope === "upright" ? `${Math.round(weight)}` : `${Math.round(weight)} ${slope}`;
+}
+
+/** That a role was taken over from what the pages have. */
+export function roleAdded({ faces }: Role): string {
+  return `Added to the roles of the site with ${count(faces.length, "face")}.`;
 }
 
 /** What is checked, in sentences. */

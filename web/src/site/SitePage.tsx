@@ -14,6 +14,7 @@ import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
 import { AskedHeldAllowed } from "./AskedHeldAllowed";
 import { DeleteSite } from "./DeleteSite";
+import { LastCheck } from "./LastCheck";
 import { MakePack, Packs } from "./Packs";
 import { PageViews } from "./PageViews";
 import { SiteForm, withHosts, type SiteFields } from "./SiteForm";
@@ -143,6 +144,7 @@ function OneSite({ site, clients }: { site: Site; clients: Client[] }) {
           {words.askedHeldAllowed} <small>{words.every}</small>
         </h2>
         <Shown of={rows}>{(asked) => <AskedHeldAllowed rows={asked} />}</Shown>
+        <LastCheck siteId={id} />
       </Line>
       <Line id="faces" notes={<FlagNotes flags={at("faces")} />}>
         <SiteRoles site={site} onSave={(roles) => keep({ roles })} />

@@ -58,7 +58,11 @@ class CheckTest {
                         caller.get("/api/packs/" + pack + ".zip").bytes()))
                 .entries()
                 .forEach(entry -> HOSTS.serve("tarn.example/" + entry.path(), entry.bytes()));
-        HOSTS.serve("tarn.example/", page("<link rel=stylesheet href=type.css>", "<p>Bread.</p><a href=more>More</a>"));
+        HOSTS.serve(
+                "tarn.example/",
+                page(
+                        "<link rel=stylesheet href=type.css>",
+                        "<p>Bread.</p><small>Since 1902</small><a href=more>More</a>"));
         HOSTS.serve("tarn.example/more", page("<link rel=stylesheet href=type.css>", "<p>More bread.</p>"));
         plan(site, "tarn.example", Map.of());
 
@@ -73,7 +77,14 @@ class CheckTest {
         assertThat(font.get("held").get("familyId").asString()).isEqualTo(family);
         assertThat(font.get("verdicts").get(0).get("verdict").asString()).isEqualTo("ALLOWED");
         assertThat(texts(check.get("pack").get("files"), "state")).containsOnly("SAME");
-        assertThat(check.get("used").get(0).get("faces").get(0).asString()).isEqualTo("Penmarrow Regular");
+        JsonNode used = check.get("used").get(0);
+        assertThat(used.get("faces").get(0).asString()).isEqualTo("Penmarrow Regular");
+        assertThat(used.get("role").asString()).isEqualTo("RUNNING_TEXT");
+        assertThat(used.get("proposed").isNull()).as("the site has that role").isTrue();
+        JsonNode proposed = check.get("used").get(1).get("proposed");
+        assertThat(proposed.get("role").asString()).isEqualTo("CAPTIONS");
+        assertThat(proposed.get("familyId").asString()).isEqualTo(family);
+        assertThat(proposed.get("faces").get(0).get("label").asString()).isEqualTo("Regular");
         assertThat(caller.kinds("?site=" + site)).isEmpty();
         JsonNode run = caller.get("/api/checks/" + id(check) + "/pages/0")
                 .json()
@@ -133,6 +144,9 @@ class CheckTest {
         plan(site, "kiln.example", Map.of());
         JsonNode check = check(site);
         JsonNode font = check.get("fonts").get(0);
+        assertThat(check.get("used").get(0).get("proposed").isNull())
+                .as("nothing of it is held")
+                .isTrue();
         assertThat(font.get("held").isNull()).isTrue();
         assertThat(caller.kinds("?site=" + site)).containsExactly("FOUND_NOT_RECORDED");
 
@@ -226,6 +240,21 @@ class CheckTest {
         Answer answer = caller.edit("/api/sites/" + site + "/check-plan", "plan", Map.of(field, List.of(address)));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.text()).contains(reason);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "ways.example, https://ways.example/",
+        "HTTP://Ways.Example:8080/a%2Fb?c=d#e, http://ways.example:8080/a%2Fb?c=d",
+        "https://ways.example?q, https://ways.example/?q",
+        "https://wäge.example/ü, https://xn--wge-qla.example/%C3%BC",
+    })
+    void anAddressIsKeptInOneForm(String typed, String kept) {
+        String site = caller.site("Ways", "ways.example", family);
+        caller.edit("/api/sites/" + site, "", Map.of("domains", List.of("ways.example", "wäge.example")));
+        Answer answer = caller.edit("/api/sites/" + site + "/check-plan", "plan", Map.of("addresses", List.of(typed)));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        assertThat(answer.json().get("plan").get("addresses").get(0).asString()).isEqualTo(kept);
     }
 
     @Test

@@ -10,9 +10,11 @@ import app.unciala.core.page.Resources.Use;
 import java.net.URI;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +30,9 @@ public final class SiteReader {
                     + "|pptx?|rss|svg|tar|tiff?|ttf|txt|wav|webm|webp|woff2?|xlsx?|xml|zip)",
             Pattern.CASE_INSENSITIVE);
 
+    /** After so many pages without any answer, a host is not asked for others. */
+    private static final int MOST_UNANSWERED = 3;
+
     private final SitePlan plan;
     private final Listener listener;
     private final LatestPage resources;
@@ -36,6 +41,7 @@ public final class SiteReader {
     private final SiteRules rules;
     private final Deque<String> waiting = new ArrayDeque<>();
     private final Set<String> known = new HashSet<>();
+    private final Map<String, Integer> unanswered = new HashMap<>();
     private int read;
 
     private SiteReader(SitePlan plan, Resources web, Listener listener) {
@@ -72,11 +78,18 @@ public final class SiteReader {
         }
         while (!waiting.isEmpty() && read < plan.most()) {
             String url = waiting.remove();
+            String start = SiteRules.start(url);
+            if (unanswered.getOrDefault(start, 0) >= MOST_UNANSWERED) {
+                continue;
+            }
             if (!listener.reading(url, read, Math.min(plan.most(), read + 1 + waiting.size()))) {
                 return;
             }
             boolean isNamed = read < named;
             PageReading asSeen = laptop.read(url);
+            if (!asSeen.isAnswered()) {
+                unanswered.merge(start, 1, Integer::sum);
+            }
             if (isNamed || isPage(asSeen)) {
                 listener.page(new CheckedPage(asSeen, phone.read(url)));
                 read++;

@@ -1,9 +1,12 @@
 package app.unciala.core.check;
 
+import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.page.Run;
 import app.unciala.core.page.Run.Given;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -14,6 +17,7 @@ import java.util.Optional;
 /** The text roles that pages really have: what their headings, running text, buttons and so on are painted in. */
 public final class UsedRoles {
     private final Map<TextRole, Map<Face, Integer>> counts = new EnumMap<>(TextRole.class);
+    private final Map<TextRole, GenericFamily> generics = new EnumMap<>(TextRole.class);
 
     /** A face by the address of its file, as pages declare it. */
     public record Face(String url, String family) {}
@@ -22,8 +26,9 @@ public final class UsedRoles {
      * A text role with the faces that paint it, those of most texts first.
      *
      * @param texts how many texts there are of it
+     * @param generic the generic family that their stacks end in, if they do
      */
-    public record Used(TextRole role, List<Face> faces, int texts) {}
+    public record Used(TextRole role, List<Face> faces, int texts, Optional<GenericFamily> generic) {}
 
     /** Counts the texts of a page. */
     public void add(List<Run> runs) {
@@ -33,6 +38,7 @@ public final class UsedRoles {
             if (role.isPresent() && given.url().isPresent()) {
                 counts.computeIfAbsent(role.get(), any -> new LinkedHashMap<>())
                         .merge(new Face(given.url().get(), given.family()), 1, Integer::sum);
+                generic(run).ifPresent(generic -> generics.putIfAbsent(role.get(), generic));
             }
         }
     }
@@ -45,8 +51,16 @@ public final class UsedRoles {
                         .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
                         .map(Map.Entry::getKey)
                         .toList(),
-                faces.values().stream().mapToInt(Integer::intValue).sum())));
+                faces.values().stream().mapToInt(Integer::intValue).sum(),
+                Optional.ofNullable(generics.get(role)))));
         return used;
+    }
+
+    private static Optional<GenericFamily> generic(Run run) {
+        FamilyName last = run.style().families().get(run.style().families().size() - 1);
+        return Arrays.stream(GenericFamily.values())
+                .filter(generic -> last.isGeneric() && generic.css().equals(last.name()))
+                .findFirst();
     }
 
     /** The role of a text by the elements it stands in, the innermost that says one. */

@@ -29,12 +29,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Reads a page with its style sheets and fonts, as a browser of today would show it in one window. */
 public final class PageReader {
     private static final Pattern CHARSET = Pattern.compile("charset\\s*=\\s*\"?([^\";\\s]+)", Pattern.CASE_INSENSITIVE);
     private static final int MOST_SHEETS = 200;
+    /** How many bytes of style sheets and fonts are kept parsed from one page to the next. */
+    private static final long MOST_KEPT = 100_000_000;
 
     private final Resources resources;
     private final Viewport viewport;
@@ -56,6 +59,7 @@ public final class PageReader {
     /** Reads the page at an address; what it says when there is none is the answer that came. */
     public PageReading read(String asked) {
         sheets.clear();
+        forgetIfMany();
         Resource answer = resources.get(asked, Use.PAGE);
         if (!answer.isFound()) {
             return PageReading.failed(asked, answer);
@@ -77,6 +81,17 @@ public final class PageReader {
                 fonts,
                 List.copyOf(sheets.values()),
                 cascade.isSpent() || styles.isCut());
+    }
+
+    /** What was parsed is kept for other pages only while it is not too much, so that many pages need no more than few. */
+    private void forgetIfMany() {
+        long kept = Stream.concat(parsed.keySet().stream(), opened.keySet().stream())
+                .mapToLong(resource -> resource.bytes().length)
+                .sum();
+        if (kept > MOST_KEPT) {
+            parsed.clear();
+            opened.clear();
+        }
     }
 
     private static @Nullable String charset(Resource answer) {

@@ -85,6 +85,11 @@ public final class PageReading {
         return used;
     }
 
+    /** Whether there was any answer, be it that there is no such page. */
+    public boolean isAnswered() {
+        return answer.status() != 0;
+    }
+
     public boolean isRead() {
         return answer.isFound();
     }

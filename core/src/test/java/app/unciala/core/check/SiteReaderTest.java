@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -93,6 +95,17 @@ class SiteReaderTest {
         assertThat(pages.get(0).findings())
                 .extracting(seen -> seen.finding().kind())
                 .containsExactly(Kind.UNREACHABLE);
+    }
+
+    @Test
+    void aHostThatNeverAnswersIsNotAskedForAllItsPages() {
+        List<String> named = IntStream.range(0, 10)
+                .mapToObj(page -> "https://silent.example/" + page)
+                .toList();
+        read(new SitePlan(
+                Stream.concat(named.stream(), Stream.of(START)).toList(), Set.of("client.example"), false, 20));
+        assertThat(asked.stream().filter(url -> url.contains("silent"))).hasSize(3);
+        assertThat(asked).as("another host is").contains(START);
     }
 
     @Test
@@ -192,6 +205,9 @@ class SiteReaderTest {
 
     private Resources.Resource answer(String url, Use use) {
         asked.add(url);
+        if (url.contains("silent")) {
+            return Resources.Resource.failed(url, "the server does not answer in time");
+        }
         String text = web.get(url.startsWith(START) ? url.substring(START.length()) : url);
         return text == null
                 ? new Resources.Resource(url, 404, Map.of(), new byte[0], Optional.empty())

@@ -14,7 +14,9 @@ import java.net.URISyntaxException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
+import java.util.Objects;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,6 +50,8 @@ public record CheckPlan(
         @Size(max = 50, message = "At most 50 hosts are signed in to.")
         List<@NotNull(message = "A sign-in is an object.") @Valid SignIn> signIns) {
     private static final int USUAL_PAGES = 20;
+    private static final Pattern ADDRESS =
+            Pattern.compile("(?i)(?<scheme>https?)://(?<host>[^/?#:@\\s]+)(?<port>:\\d{1,5})?(?<rest>[/?#]\\S*|)");
 
     public CheckPlan {
         addresses = addresses == null ? List.of() : List.copyOf(addresses);
@@ -118,27 +122,23 @@ public record CheckPlan(
 
     private static String address(String typed, Site site) {
         String text = typed.strip();
-        try {
-            URI uri = new URI(text.matches("(?i)[a-z]+://.*") ? text : "https://" + text);
-            String scheme = uri.getScheme().toLowerCase(Locale.ROOT);
-            if (!Set.of("http", "https").contains(scheme) || uri.getHost() == null || uri.getUserInfo() != null) {
-                throw Fault.invalid(
-                        "addresses", "“" + text + "” is no address of a page, such as https://client.example/.");
-            }
-            String host = own(uri.getHost(), site, "addresses");
-            return new URI(
-                            scheme,
-                            null,
-                            host,
-                            uri.getPort(),
-                            uri.getPath() == null || uri.getPath().isEmpty() ? "/" : uri.getPath(),
-                            uri.getQuery(),
-                            null)
-                    .toASCIIString();
-        } catch (URISyntaxException e) {
-            throw Fault.invalid(
-                    "addresses", "“" + text + "” is no address of a page, such as https://client.example/.");
+        Matcher parts = ADDRESS.matcher(text.contains("://") ? text : "https://" + text);
+        if (!parts.matches()) {
+            throw noAddress(text);
         }
+        String rest = parts.group("rest").replaceAll("#.*$", "");
+        String host = own(parts.group("host"), site, "addresses");
+        String address = parts.group("scheme").toLowerCase(Locale.ROOT) + "://" + host
+                + Objects.requireNonNullElse(parts.group("port"), "") + (rest.startsWith("/") ? rest : "/" + rest);
+        try {
+            return new URI(address).toASCIIString();
+        } catch (URISyntaxException e) {
+            throw noAddress(text);
+        }
+    }
+
+    private static Fault noAddress(String text) {
+        return Fault.invalid("addresses", "“" + text + "” is no address of a page, such as https://client.example/.");
     }
 
     private static String ownHost(String typed, Site site, String field) {

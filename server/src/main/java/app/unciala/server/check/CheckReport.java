@@ -3,6 +3,7 @@ package app.unciala.server.check;
 import app.unciala.core.check.CheckDifference.PageSaid;
 import app.unciala.core.check.CheckDifference.Told;
 import app.unciala.core.check.ThirdParties.ThirdParty;
+import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.server.check.CheckedText.PageNote;
 import app.unciala.server.inventory.SlotView;
@@ -78,8 +79,17 @@ record CheckReport(
             @Nullable String nearFileId,
             double nearAlike) {}
 
-    /** What texts of a role are painted in, that of most of them first; {@code fonts} are digests of bytes. */
-    record UsedRole(TextRole role, List<String> fonts, int texts) {}
+    /**
+     * What texts of a role are painted in, that of most of them first.
+     *
+     * @param fonts digests of bytes
+     * @param generic what their stacks end in; null if they do not end in a generic family
+     */
+    record UsedRole(
+            TextRole role,
+            List<String> fonts,
+            int texts,
+            @Nullable GenericFamily generic) {}
 
     /** The files of a pack against what pages ask for. */
     public record PackOnHost(String packId, Instant madeAt, List<PlacedFile> files) {}

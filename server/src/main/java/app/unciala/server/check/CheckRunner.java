@@ -211,7 +211,8 @@ class CheckRunner {
                                     .flatMap(face -> Stream.ofNullable(digests.get(face.url())))
                                     .distinct()
                                     .toList(),
-                            role.texts()))
+                            role.texts(),
+                            role.generic().orElse(null)))
                     .toList();
         }
 

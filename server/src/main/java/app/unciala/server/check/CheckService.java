@@ -2,6 +2,7 @@ package app.unciala.server.check;
 
 import app.unciala.core.check.CheckDifference;
 import app.unciala.core.check.ThirdParties.ThirdParty;
+import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
@@ -25,6 +26,7 @@ import app.unciala.server.inventory.SlotView;
 import app.unciala.server.job.Jobs;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.storage.FileStore;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -36,6 +38,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Sort;
@@ -165,8 +168,17 @@ public class CheckService {
     /** What is decided on a font on a host, and why not, if not. */
     public record HostVerdict(String host, Verdict verdict, String reason) {}
 
-    /** What texts of a role are painted in, and whether the site's own roles say the same. */
-    public record UsedRoleView(String role, String label, List<String> faces, int texts) {}
+    /**
+     * What texts of a role are painted in.
+     *
+     * @param proposed the role as it could be added to the site; null if the site has it, or nothing of it is held
+     */
+    public record UsedRoleView(
+            String role,
+            String label,
+            List<String> faces,
+            int texts,
+            @Schema(types = {"object", "null"}) @Nullable SiteRole proposed) {}
 
     /** Asks for a check; one that waits or runs already is given instead. */
     public CheckLine start(String siteId) {
@@ -240,12 +252,15 @@ public class CheckService {
                 check.report().orElse(new CheckReport(List.of(), List.of(), List.of(), List.of(), List.of(), null));
         Optional<SiteCheckEntity> before = checks.findFirstBySiteIdAndStateAndAskedAtBeforeOrderByAskedAtDescIdAsc(
                 check.siteId(), CheckState.DONE, check.askedAt());
+        List<FoundFontView> found = fonts(check.siteId(), report.fonts());
+        Set<TextRole> known =
+                sites.get(check.siteId()).roles().stream().map(SiteRole::role).collect(Collectors.toSet());
         return new CheckView(
                 line(check),
                 report.pages(),
-                fonts(check.siteId(), report.fonts()),
+                found,
                 report.thirdParties(),
-                report.used().stream().map(role -> used(role, report.fonts())).toList(),
+                report.used().stream().map(role -> used(role, found, known)).toList(),
                 report.pack(),
                 before.map(SiteCheckEntity::askedAt).orElse(null),
                 before.flatMap(SiteCheckEntity::report)
@@ -311,17 +326,37 @@ public class CheckService {
                 decision.against().stream().findFirst().map(Reason::text).orElse(""));
     }
 
-    private static UsedRoleView used(UsedRole used, List<FoundFont> fonts) {
+    private static UsedRoleView used(UsedRole used, List<FoundFontView> fonts, Set<TextRole> known) {
+        List<FoundFontView> painting = used.fonts().stream()
+                .flatMap(sha256 -> fonts.stream().filter(font -> font.sha256().equals(sha256)))
+                .toList();
         return new UsedRoleView(
                 used.role().name(),
                 used.role().label(),
-                used.fonts().stream()
-                        .flatMap(sha256 -> fonts.stream()
-                                .filter(font -> font.sha256().equals(sha256))
-                                .map(FoundFont::name))
-                        .distinct()
-                        .toList(),
-                used.texts());
+                painting.stream().map(FoundFontView::name).distinct().toList(),
+                used.texts(),
+                proposal(used, painting, known).orElse(null));
+    }
+
+    /** A role that the site does not have yet, in the held family that paints most of its texts, with its faces. */
+    private static Optional<SiteRole> proposal(UsedRole used, List<FoundFontView> painting, Set<TextRole> known) {
+        boolean isHeading = used.role().name().startsWith(TextRole.HEADINGS.name());
+        if (known.contains(used.role()) || isHeading && known.contains(TextRole.HEADINGS)) {
+            return Optional.empty();
+        }
+        return painting.stream()
+                .flatMap(font -> Stream.ofNullable(font.held()))
+                .findFirst()
+                .map(HeldAs::familyId)
+                .map(family -> new SiteRole(
+                        used.role(),
+                        family,
+                        used.generic(),
+                        painting.stream()
+                                .filter(font -> font.held() != null
+                                        && font.held().familyId().equals(family))
+                                .map(FoundFontView::slot)
+                                .toList()));
     }
 
     private static CheckLine line(SiteCheckEntity check) {

@@ -4,6 +4,7 @@ import app.unciala.core.check.CheckedPage;
 import app.unciala.core.domain.SameSite;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontException;
+import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.page.PageFont;
@@ -50,14 +51,14 @@ final class FontGathering {
 
     /** A font with where it was found so far. */
     private static final class Found {
-        private final PageFont font;
+        private final FontFormat format;
         private final Set<String> urls = new TreeSet<>();
         private final Set<String> pages = new TreeSet<>();
         private final Set<String> hosts = new TreeSet<>();
         private int texts;
 
-        private Found(PageFont font) {
-            this.font = font;
+        private Found(FontFormat format) {
+            this.format = format;
         }
     }
 
@@ -71,7 +72,7 @@ final class FontGathering {
             if (painted.containsKey(font.url())) {
                 Found found = bySha256.computeIfAbsent(sha256, any -> {
                     store.put(font.bytes());
-                    return new Found(font);
+                    return new Found(font.format());
                 });
                 found.urls.add(font.url());
                 found.pages.add(page.url());
@@ -103,7 +104,9 @@ final class FontGathering {
 
     private Optional<FoundFont> read(String sha256, Found found, boolean inPack) {
         try {
-            Sfnt face = FontReader.read(found.font.bytes()).faces().get(0);
+            // Read again from the store: a site may have more fonts than fit into memory.
+            byte[] bytes = store.get(sha256);
+            Sfnt face = FontReader.read(bytes).faces().get(0);
             FaceReport report = FaceReport.of(face);
             FileFacts facts = FileFacts.of(face, report);
             String family = report.identity().family();
@@ -114,8 +117,8 @@ final class FontGathering {
                     family,
                     family + " " + report.identity().slot().label(),
                     SlotView.of(report.identity().slot()),
-                    found.font.format().key(),
-                    found.font.bytes().length,
+                    found.format.key(),
+                    bytes.length,
                     facts.codePoints(),
                     List.copyOf(found.urls),
                     found.pages.stream().limit(MOST_PAGES).toList(),

@@ -1,0 +1,20 @@
+import { Link } from "react-router";
+import { useGet } from "../shared/api/queries";
+import { count, day } from "../shared/parts/format";
+
+/** How the latest check of the site's pages went, in one line. */
+export function LastCheck({ siteId }: { siteId: string }) {
+  const list = useGet("/api/sites/{id}/checks", { path: { id: siteId }, query: { limit: 10 } });
+  const last = list.data?.items.find((check) => check.state === "DONE");
+  return (
+    <p className="quiet small">
+      <Link to={`/sites/${siteId}/pages`}>
+        {last ? `Pages checked on ${day(last.askedAt)}` : "Check the pages"}
+      </Link>
+      {last &&
+        (last.pagesWithErrors === 0
+          ? `: ${count(last.pagesRead, "page")}, all right.`
+          : `: ${last.pagesWithErrors} of ${count(last.pagesRead, "page")} with something wrong.`)}
+    </p>
+  );
+}
