@@ -18,9 +18,10 @@ const views = [
   ["coverage", "/licenses/coverage"],
   ["site", "/sites", "Fernway"],
   ["delivery", "/sites", "Fernway", "Delivery"],
+  ["pages", "/sites", "Lantern Row", "Pages"],
+  ["page", "/sites", "Northlight Museum", "Pages"],
   ["proof", "/sites", "Fernway", "Proof"],
   ["flags", "/flags"],
-  ["history", "/history"],
 ];
 
 /** A style sheet as people paste it. */
@@ -49,9 +50,6 @@ async function take(colorScheme, wanted, suffix = "") {
   const page = await context.newPage();
   await page.goto(url);
   await page.getByLabel("Name").waitFor();
-  if (!suffix) {
-    await page.screenshot({ path: `${folder}/sign-in.png` });
-  }
   await page.getByLabel("Name").fill("demo");
   await page.getByLabel("Password").fill("unciala-demo");
   await page.getByRole("button", { name: "Sign in" }).click();
@@ -82,6 +80,12 @@ async function take(colorScheme, wanted, suffix = "") {
         await page.getByRole("combobox", { name: "Languages" }).fill(language);
         await page.keyboard.press("Enter");
       }
+    }
+    if (picture === "page") {
+      await page.getByRole("button", { name: "Check the pages" }).click();
+      const pages = page.getByRole("list", { name: "Pages" });
+      await pages.getByRole("link", { name, exact: true }).click();
+      await page.locator(".checked-page").waitFor();
     }
     if (picture === "site") {
       // What the faces weigh is known once the server has made them.

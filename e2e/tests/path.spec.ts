@@ -5,7 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { host, unpacked } from "./host";
 import { test } from "./inventory";
-import { follow, goTo, signIn } from "./support";
+import { follow, goTo, settled, signIn } from "./support";
 
 test.use({ inventory: "path" });
 
@@ -113,12 +113,16 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     const flag = page.getByRole("group", { name: /quayside\.example is not permitted/ });
     await expect(flag).toBeVisible();
     await flag.getByRole("link", { name: "Add the domain" }).click();
-    await page.getByRole("button", { name: "Save" }).click();
+    await expect(page).toHaveURL(/\/licenses\/\w+\/terms\?domain=/);
+    await page.getByRole("button", { name: "Save", exact: true }).click();
     await expect(page.getByText("Saved.")).toBeVisible();
     await page.goto("/flags?group=MISSING");
+    await settled(page);
     await page.getByRole("button", { name: /^Unfold: .* have no WOFF2/ }).click();
     await expect(page.getByText("quayside.example is not permitted")).toBeHidden();
     const woff2 = page.locator(".home-row", { hasText: `${family} Bold has no WOFF2` });
+    // Rows move while the flags of the entry come in.
+    await settled(page);
     await woff2.getByRole("button", { name: "Make WOFF2" }).click();
     await expect(woff2).toBeHidden();
   });
