@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import { http, HttpResponse } from "msw";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { CheckedText, CheckLine, CheckPlan, PageCheck, Role, SiteDraft } from "../shared/api/types";
@@ -117,6 +117,65 @@ describe("the pages of a site", () => {
     expect(
       within(screen.getByRole("list", { name: "Gone" })).getByText(/Third party: It is gone\./),
     ).toBeVisible();
+  });
+
+  it("have their flags beside them, and the overview says only how the last check went", async () => {
+    const flag = {
+      id: "0123456789abcdef0123",
+      kind: "FAKED_ON_PAGE",
+      group: "MISSING",
+      severity: "STOP",
+      title: "Fernway: browsers fake a bold or an italic",
+      reason: "The check found it.",
+      evidence: [],
+      action: "OPEN_CHECK",
+      familyId: "",
+      familyIds: [],
+      fileIds: [],
+      siteId: "s1",
+      licenseId: "",
+      acceptedUntil: null,
+      acceptedReason: "",
+    };
+    const third = {
+      ...flag,
+      id: "1123456789abcdef0123",
+      kind: "THIRD_PARTY",
+      group: "PRIVACY",
+      title: "Fernway fetches",
+    };
+    network.use(
+      http.get("*/api/flags", () => HttpResponse.json({ items: [flag, third], next: null })),
+      http.get("*/api/sites/s1/comparison", () => HttpResponse.json([])),
+      http.get("*/api/sites/s1/packs", () => HttpResponse.json({ items: [], next: null })),
+    );
+    const { router } = await open("/sites/s1/pages", "Fernway");
+    const note = await screen.findByRole("group", {
+      name: "Missing: Fernway: browsers fake a bold or an italic",
+    });
+    expect(within(note).queryByRole("link", { name: "See the pages" })).toBeNull();
+    expect(screen.getByRole("group", { name: "Privacy: Fernway fetches" })).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: /^Pages 2/ })).toHaveAttribute("aria-current", "page");
+
+    await act(() => router.navigate("/sites/s1"));
+    expect(await screen.findByText(/^: 1 of 1 page with something wrong\./)).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: "Pages checked on May 10, 2030" })).toHaveAttribute(
+      "href",
+      "/sites/s1/pages",
+    );
+    expect(screen.queryByRole("group", { name: /browsers fake/ })).toBeNull();
+  });
+
+  it("say why a check failed", async () => {
+    const failed: CheckLine = {
+      ...line,
+      state: "FAILED",
+      failure: "The pages could not be read: the disk is full.",
+    };
+    network.use(http.get("*/api/sites/s1/checks", () => HttpResponse.json({ items: [failed], next: null })));
+    await open("/sites/s1/pages", "Fernway");
+    expect(await screen.findByRole("alert")).toHaveTextContent("the disk is full");
+    expect(screen.getByText("The pages of this site were not checked yet.")).toBeInTheDocument();
   });
 
   it("are checked on request, with progress and a way to stop it", async () => {

@@ -242,6 +242,75 @@ class CheckTest {
         assertThat(answer.text()).contains(reason);
     }
 
+    @Test
+    void aWatchedSiteIsCheckedOnceItsPackIsPlacedAndAnotherIsNot() {
+        HOSTS.serve("watched.example/", page("", "<p>Tea"));
+        List<String> sites = List.of(
+                caller.site("Watched", "watched.example", family, 400),
+                caller.site("Unwatched", "unwatched.example", family, 400));
+        plan(sites.get(0), "watched.example", Map.of("watched", true));
+        plan(sites.get(1), "unwatched.example", Map.of());
+        for (String site : sites) {
+            String pack = caller.send(
+                            "POST", "/api/sites/" + site + "/packs", Map.of("reason", "the vendor agreed by phone"))
+                    .json()
+                    .get("id")
+                    .asString();
+            assertThat(caller.send("PUT", "/api/packs/" + pack + "/placed", Map.of("day", "2030-05-10"))
+                            .status())
+                    .isEqualTo(200);
+        }
+        JsonNode checks = caller.get("/api/sites/" + sites.get(0) + "/checks").json();
+        for (int i = 0; i < 100 && checks.get("items").isEmpty(); i++) {
+            Caller.pause();
+            checks = caller.get("/api/sites/" + sites.get(0) + "/checks").json();
+        }
+        assertThat(checks.get("items")).hasSize(1);
+        assertThat(checks.get("items").get(0).get("askedBy").asString()).isEqualTo("unciala");
+        assertThat(caller.get("/api/sites/" + sites.get(1) + "/checks").json().get("items"))
+                .isEmpty();
+    }
+
+    @Test
+    void aSiteWithoutADomainThatVisitorsSeeHasNothingToCheck() {
+        String site = caller.site("Nowhere", "nowhere.example", family);
+        caller.edit("/api/sites/" + site, "", Map.of("domains", List.of()));
+        Answer refused = caller.send("POST", "/api/sites/" + site + "/checks", Map.of());
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.text()).contains("Name a page to check first");
+        assertThat(caller.send("POST", "/api/sites/none/checks", Map.of()).status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void pagesMadeToBeSlowOrBrokenEndInAFinding() {
+        String site = caller.site("Broken", "broken.example", family);
+        HOSTS.serve("broken.example/", page("<style>" + "a{".repeat(50_000), "<b>".repeat(30_000) + "deep"));
+        HOSTS.serve("broken.example/circle", page("<link rel=stylesheet href=a.css>", "<p>Round"));
+        HOSTS.serve("broken.example/a.css", "@import url(a.css); p { font-family: A, serif }");
+        HOSTS.serve(
+                "broken.example/bomb",
+                page(
+                        "<style>@font-face { font-family: B; src: url(b.woff2) } p { font-family: B, serif }</style>",
+                        "<p>Boom"));
+        HOSTS.serve("broken.example/b.woff2", new byte[] {'w', 'O', 'F', '2', 0, 1, 0, 0, -1, -1, -1, -1, 0, 9});
+        List<String> pages = List.of("", "circle", "bomb", "none");
+        plan(
+                site,
+                "broken.example",
+                Map.of(
+                        "addresses",
+                        pages.stream()
+                                .map(page -> "http://broken.example/" + page)
+                                .toList()));
+        JsonNode check = check(site);
+        assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
+        assertThat(texts(check.get("pages"), "url")).hasSize(4);
+        assertThat(check.get("pages").get(3).get("why").asString()).isEqualTo("the server answers 404");
+        assertThat(caller.get("/api/checks/" + id(check) + "/pages/2").text()).contains("not-a-font");
+        assertThat(caller.kinds("?site=" + site)).contains("NOT_A_FONT_THERE", "FILE_NOT_REACHED");
+    }
+
     @ParameterizedTest
     @CsvSource({
         "ways.example, https://ways.example/",

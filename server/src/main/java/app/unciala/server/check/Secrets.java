@@ -38,11 +38,13 @@ class Secrets {
         return Base64.getEncoder().encodeToString(encryptor().encrypt(password.getBytes(StandardCharsets.UTF_8)));
     }
 
-    /** Nothing if it was encrypted with another key. */
+    /** Nothing if it was encrypted with another key, or is damaged. */
     Optional<String> decrypted(String kept) {
         try {
-            return Optional.of(
-                    new String(encryptor().decrypt(Base64.getDecoder().decode(kept)), StandardCharsets.UTF_8));
+            byte[] bytes = Base64.getDecoder().decode(kept);
+            return bytes.length <= VECTOR_BYTES
+                    ? Optional.empty()
+                    : Optional.of(new String(encryptor().decrypt(bytes), StandardCharsets.UTF_8));
         } catch (IllegalArgumentException | IllegalStateException e) {
             return Optional.empty();
         }
