@@ -321,7 +321,6 @@ body { font-family: Face, serif } .gone { font-family: Gone, serif } .login { fo
         "fallback",
         "unreachable",
         "not-a-font",
-        "insecure-url",
         "not-compressed",
         "no-caching",
       ]),
