@@ -315,15 +315,7 @@ body { font-family: Face, serif } .gone { font-family: Gone, serif } .login { fo
     const wrong = await check("http://staging.client.example/wrong.html", ...elsewhere, "--allow-private");
     expect(wrong.code).toBe(1);
     expect(new Set(kinds(wrong.stdout))).toEqual(
-      new Set([
-        "faked-bold",
-        "faked-italic",
-        "fallback",
-        "unreachable",
-        "not-a-font",
-        "not-compressed",
-        "no-caching",
-      ]),
+      new Set(["faked-bold", "faked-italic", "fallback", "unreachable", "not-a-font", "not-compressed", "no-caching"]),
     );
 
     const phone = ["http://staging.client.example/right.html", ...elsewhere, "--allow-private", "--width", "390"];
