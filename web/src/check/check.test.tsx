@@ -321,6 +321,7 @@ describe("a page under check", () => {
           kind: "faked-bold",
           severity: "error",
           message: "Wendlow Bold is asked.",
+          cause: "Wendlow Bold is asked.",
           text: "Move again",
           path: "html > body > h1",
           fix: "h1 { font-weight: 400 }",

@@ -59,6 +59,7 @@ function note(path: string | null, kind = "faked-bold"): PageNote {
     kind,
     severity: "error",
     message: "",
+    cause: "",
     text: null,
     path,
     fix: null,

@@ -7,6 +7,7 @@ import type {
   PageNote,
   TextRun,
 } from "../shared/api/types";
+import { baseName } from "../shared/parts/format";
 
 /** A check that waits or runs. */
 export function isUnderWay(check: Pick<CheckLine, "state"> | undefined): boolean {
@@ -159,8 +160,7 @@ export function pagesOf(check: Pick<PageCheck, "pages">) {
 
 /** The last part of a file's address, as it is spoken of. */
 export function fileName(url: string): string {
-  const path = url.replace(/[?#].*/, "");
-  return path.slice(path.lastIndexOf("/") + 1) || url;
+  return baseName(url.replace(/[?#].*/, "")) || url;
 }
 
 /** An address without its scheme, and without a slash that says nothing. */

@@ -119,6 +119,15 @@ class CheckTest {
         assertThat(texts(second.get("changes").get("gone"), "kind")).contains("faked-bold", "third-party");
         assertThat(second.get("changes").get("appeared")).isEmpty();
 
+        HOSTS.serve("mill.example/", page(head, "<p>Flour <b>today</b></p>"));
+        check(site);
+        HOSTS.serve("mill.example/", page(head, "<p>Flour <b>today</b> and <b>tomorrow</b></p>"));
+        assertThat(check(site).get("changes").get("empty").asBoolean())
+                .as("another text of the same cause is nothing new")
+                .isTrue();
+        HOSTS.serve("mill.example/", page(head, "<p>Flour today</p>"));
+        check(site);
+
         String license = caller.send("POST", "/api/licenses", Samples.license(family, "mill.example"))
                 .json()
                 .get("id")

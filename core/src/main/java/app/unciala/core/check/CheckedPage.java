@@ -1,15 +1,16 @@
 package app.unciala.core.check;
 
 import app.unciala.core.page.PageFinding;
+import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageFont;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** A page as it is seen on a laptop and on a phone. */
 public record CheckedPage(PageReading laptop, PageReading phone) {
@@ -22,22 +23,30 @@ public record CheckedPage(PageReading laptop, PageReading phone) {
 
     /** What is wrong on a laptop, the graver first, and then what is wrong on a phone only. */
     public List<Seen> findings() {
+        Set<String> onLaptop = causes(laptop);
+        Set<String> onPhone = causes(phone);
         List<Seen> findings = new ArrayList<>();
-        Set<PageFinding> known = new HashSet<>(laptop.findings());
-        laptop.findings().forEach(finding -> findings.add(new Seen(finding, false)));
+        laptop.findings().stream()
+                .filter(finding -> !isOfBothWindows(finding) || onPhone.contains(cause(finding)))
+                .forEach(finding -> findings.add(new Seen(finding, false)));
         phone.findings().stream()
-                .filter(finding -> !known.contains(finding))
-                .filter(finding -> !isOfOneWindow(finding))
+                .filter(finding -> !isOfBothWindows(finding) && !onLaptop.contains(cause(finding)))
                 .forEach(finding -> findings.add(new Seen(finding, true)));
         return findings;
     }
 
-    /** What is unused in one window may be used in the other. */
-    private static boolean isOfOneWindow(PageFinding finding) {
-        return switch (finding.kind()) {
-            case UNUSED_FACE, UNUSED_PRELOAD -> true;
-            default -> false;
-        };
+    private static Set<String> causes(PageReading reading) {
+        return reading.findings().stream().map(CheckedPage::cause).collect(Collectors.toSet());
+    }
+
+    /** Findings of one cause are one, though other texts share it in the other window. */
+    private static String cause(PageFinding finding) {
+        return finding.kind() + " " + finding.cause();
+    }
+
+    /** What one window does not use may be what the other needs. */
+    private static boolean isOfBothWindows(PageFinding finding) {
+        return finding.kind() == Kind.UNUSED_FACE || finding.kind() == Kind.UNUSED_PRELOAD;
     }
 
     /** What either asks for, each address once. */

@@ -2,18 +2,17 @@ package app.unciala.core.check;
 
 import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.fetch.Remembered;
+import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageReader;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
-import java.net.URI;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -68,29 +67,27 @@ public final class SiteReader {
 
     private void run() {
         plan.addresses().forEach(this::add);
-        int named = known.size();
         if (plan.follows()) {
             plan.addresses().stream()
-                    .map(SiteRules::start)
+                    .map(Addresses::origin)
                     .distinct()
-                    .flatMap(start -> rules.sitemapPages(start).stream())
+                    .flatMap(origin -> rules.sitemapPages(origin).stream())
                     .forEach(this::found);
         }
         while (!waiting.isEmpty() && read < plan.most()) {
             String url = waiting.remove();
-            String start = SiteRules.start(url);
-            if (unanswered.getOrDefault(start, 0) >= MOST_UNANSWERED) {
+            String origin = Addresses.origin(url);
+            if (unanswered.getOrDefault(origin, 0) >= MOST_UNANSWERED) {
                 continue;
             }
             if (!listener.reading(url, read, Math.min(plan.most(), read + 1 + waiting.size()))) {
                 return;
             }
-            boolean isNamed = read < named;
             PageReading asSeen = laptop.read(url);
             if (!asSeen.isAnswered()) {
-                unanswered.merge(start, 1, Integer::sum);
+                unanswered.merge(origin, 1, Integer::sum);
             }
-            if (isNamed || isPage(asSeen)) {
+            if (plan.addresses().contains(url) || isPage(asSeen)) {
                 listener.page(new CheckedPage(asSeen, phone.read(url)));
                 read++;
             }
@@ -113,17 +110,9 @@ public final class SiteReader {
     }
 
     private boolean isOwnPage(String url) {
-        try {
-            URI uri = URI.create(url);
-            String scheme = uri.getScheme() == null ? "" : uri.getScheme().toLowerCase(Locale.ROOT);
-            String host = uri.getHost() == null ? "" : uri.getHost().toLowerCase(Locale.ROOT);
-            String path = uri.getPath() == null ? "" : uri.getPath();
-            return Set.of("http", "https").contains(scheme)
-                    && plan.hosts().contains(host)
-                    && !FILE.matcher(path).matches();
-        } catch (IllegalArgumentException e) {
-            return false;
-        }
+        return url.matches("(?i)https?:.*")
+                && plan.hosts().contains(Addresses.host(url))
+                && !FILE.matcher(Addresses.fileName(url)).matches();
     }
 
     /** Whether what a link led to is a page; one that cannot be read is told of. */

@@ -1,5 +1,6 @@
 package app.unciala.core.check;
 
+import app.unciala.core.page.Addresses;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
@@ -31,14 +32,8 @@ final class SiteRules {
         this.resources = resources;
     }
 
-    /** The beginning of a site's addresses, such as {@code https://client.example}. */
-    static String start(String url) {
-        URI uri = URI.create(url);
-        return uri.getScheme() + "://" + uri.getRawAuthority();
-    }
-
     boolean allows(String url) {
-        return of(start(url)).isAllowed(url);
+        return of(Addresses.origin(url)).isAllowed(url);
     }
 
     /** A host without such a file allows everything, and so does one whose file cannot be fetched now. */

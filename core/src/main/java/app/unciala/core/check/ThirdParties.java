@@ -26,7 +26,7 @@ public final class ThirdParties {
         Map<String, List<PageRequest>> byHost = new TreeMap<>();
         for (PageRequest request : requests) {
             String host = request.host();
-            if (!host.isEmpty() && ownHosts.stream().noneMatch(own -> SameSite.of(host, own))) {
+            if (isOne(host, ownHosts)) {
                 byHost.computeIfAbsent(host, any -> new ArrayList<>()).add(request);
             }
         }
@@ -36,6 +36,11 @@ public final class ThirdParties {
                         addresses(entry.getValue(), Use.STYLE_SHEET),
                         addresses(entry.getValue(), Use.FONT)))
                 .toList();
+    }
+
+    /** Whether a host is none of a site's, nor of the same registrable domain as one. */
+    public static boolean isOne(String host, Collection<String> ownHosts) {
+        return !host.isEmpty() && ownHosts.stream().noneMatch(own -> SameSite.of(host, own));
     }
 
     private static List<String> addresses(List<PageRequest> requests, Use use) {

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.jsoup.internal.StringUtil;
 
 /** Addresses as pages write them, with spaces and signs that a URI would not have. */
-final class Addresses {
+public final class Addresses {
     /** Why mixed content is not asked for. */
     static final String MIXED = "browsers load nothing over http: on a page that came over https:";
 
@@ -43,7 +43,7 @@ final class Addresses {
     }
 
     /** Scheme, host and port, by which browsers tell what is the page's own; empty for what has no host. */
-    static String origin(String url) {
+    public static String origin(String url) {
         return uri(url).filter(uri -> uri.getHost() != null)
                 .map(uri -> uri.getScheme().toLowerCase(Locale.ROOT) + "://"
                         + uri.getHost().toLowerCase(Locale.ROOT)
@@ -51,10 +51,17 @@ final class Addresses {
                 .orElse("");
     }
 
-    static String host(String url) {
+    /** The host in small letters; empty for what has none. */
+    public static String host(String url) {
         return uri(url).map(URI::getHost)
                 .map(host -> host.toLowerCase(Locale.ROOT))
                 .orElse("");
+    }
+
+    /** The last part of the path, without a query; empty for a folder. */
+    public static String fileName(String url) {
+        String path = url.replaceAll("[?#].*", "");
+        return path.substring(path.lastIndexOf('/') + 1);
     }
 
     static boolean isSecure(String url) {

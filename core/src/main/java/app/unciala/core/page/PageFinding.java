@@ -1,5 +1,6 @@
 package app.unciala.core.page;
 
+import app.unciala.core.sentence.Sentences;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -8,10 +9,12 @@ import java.util.Optional;
  *
  * @param text the first text concerned, if it is about texts
  * @param path where that text is, as a selector
+ * @param cause what is wrong, which is the same however many texts share it
+ * @param others how many texts share it besides the first
  * @param fix what to change, ready to be copied
  */
 public record PageFinding(
-        Kind kind, Optional<String> text, Optional<String> path, String message, Optional<String> fix) {
+        Kind kind, Optional<String> text, Optional<String> path, String cause, int others, Optional<String> fix) {
     /** How grave: visitors are given something else than was asked, may be, or it is only worth knowing. */
     public enum Severity {
         ERROR,
@@ -67,11 +70,19 @@ public record PageFinding(
         }
     }
 
-    static PageFinding of(Kind kind, String message, Optional<String> fix) {
-        return new PageFinding(kind, Optional.empty(), Optional.empty(), message, fix);
+    /** The cause, with how many other texts share it. */
+    public String message() {
+        return others == 0
+                ? cause
+                : cause + " So " + (others == 1 ? "is " : "are ") + Sentences.count(others, "other text", "other texts")
+                        + ".";
     }
 
-    static PageFinding at(Run run, Kind kind, String message, Optional<String> fix) {
-        return new PageFinding(kind, Optional.of(run.text()), Optional.of(run.path()), message, fix);
+    static PageFinding of(Kind kind, String cause, Optional<String> fix) {
+        return new PageFinding(kind, Optional.empty(), Optional.empty(), cause, 0, fix);
+    }
+
+    static PageFinding at(Run run, Kind kind, String cause, int others, Optional<String> fix) {
+        return new PageFinding(kind, Optional.of(run.text()), Optional.of(run.path()), cause, others, fix);
     }
 }

@@ -42,7 +42,6 @@ public record PageRequest(String url, Use use, int status, int bytes, String sha
 
     /** Its name without the folders before it. */
     public String fileName() {
-        String path = url.replaceAll("[?#].*", "");
-        return path.substring(path.lastIndexOf('/') + 1);
+        return Addresses.fileName(url);
     }
 }

@@ -10,7 +10,6 @@ import app.unciala.core.font.Numbers;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.Run.Given;
 import app.unciala.core.proof.Names;
-import app.unciala.core.sentence.Sentences;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -45,11 +44,7 @@ final class RunFindings {
         }
 
         private PageFinding finding() {
-            String others = count == 1
-                    ? ""
-                    : " So " + (count == 2 ? "is" : "are") + " "
-                            + Sentences.count(count - 1L, "other text", "other texts") + ".";
-            return PageFinding.at(first, kind, message + others, fix);
+            return PageFinding.at(first, kind, message, count - 1, fix);
         }
     }
 
@@ -233,9 +228,8 @@ final class RunFindings {
     }
 
     private static String fileName(String url) {
-        String path = url.replaceAll("[?#].*", "");
-        String name = path.substring(path.lastIndexOf('/') + 1);
-        return name.isEmpty() ? path : name;
+        String name = Addresses.fileName(url);
+        return name.isEmpty() ? url.replaceAll("[?#].*", "") : name;
     }
 
     private static String written(List<FamilyName> families) {

@@ -12,8 +12,13 @@ import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Use;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -33,6 +38,8 @@ class SiteReaderTest {
     private final Map<String, String> web = new LinkedHashMap<>();
     private final List<String> asked = new ArrayList<>();
     private final List<CheckedPage> pages = new ArrayList<>();
+    private final Set<String> fonts = new HashSet<>();
+    private final Set<String> pdfs = new HashSet<>();
     private int stopAfter = Integer.MAX_VALUE;
 
     @Test
@@ -123,6 +130,51 @@ class SiteReaderTest {
     }
 
     @Test
+    void oneCauseIsToldOnceThoughThePhoneShowsFewerTextsOfIt() {
+        web.put("", """
+                <!doctype html><style>p { font-family: Gone, serif }
+                @media (max-width: 600px) { .wide { display: none } }</style><p>One<p class=wide>Two<p class=wide>Three""");
+        read(plan(false, 1));
+        assertThat(pages.get(0).findings()).singleElement().satisfies(seen -> {
+            assertThat(seen.onPhoneOnly()).isFalse();
+            assertThat(seen.finding().message()).endsWith("So are 2 other texts.");
+            assertThat(seen.finding().cause()).doesNotContain("other text");
+        });
+    }
+
+    @Test
+    void aFaceIsNotUsedOnlyIfNeitherWindowUsesIt() {
+        web.put("", """
+                <!doctype html><style>@font-face { font-family: Wide; src: url(a.ttf) }
+                @font-face { font-family: Narrow; src: url(b.ttf) } @font-face { font-family: None; src: url(c.ttf) }
+                p { font-family: Wide, serif } @media (max-width: 600px) { p { font-family: Narrow, serif } }
+                </style><p>Text""");
+        fonts.addAll(List.of("a.ttf", "b.ttf", "c.ttf"));
+        read(plan(false, 1));
+        assertThat(pages.get(0).findings())
+                .filteredOn(seen -> seen.finding().kind() == Kind.UNUSED_FACE)
+                .singleElement()
+                .satisfies(seen -> assertThat(seen.finding().message()).startsWith("None Regular"));
+    }
+
+    @Test
+    void aPageIsNamedByItsAddressAlsoAfterAHostThatIsSilent() {
+        web.put("", "<a href='paper'>Paper</a>");
+        web.put("paper", "");
+        List<String> named = IntStream.range(0, 5)
+                .mapToObj(page -> "https://silent.example/" + page)
+                .toList();
+        pdfs.add(START + "paper");
+        read(new SitePlan(
+                Stream.concat(named.stream(), Stream.of(START)).toList(), Set.of("client.example"), true, 20));
+        assertThat(pages)
+                .as("what a link led to is no page")
+                .extracting(CheckedPage::url)
+                .doesNotContain(START + "paper")
+                .contains(START);
+    }
+
+    @Test
     void hostsOfOthersAreToldWithWhatComesFromThem() {
         List<ThirdParty> others = ThirdParties.of(
                 List.of(
@@ -203,10 +255,21 @@ class SiteReaderTest {
         });
     }
 
+    private static byte[] font() {
+        try {
+            return Files.readAllBytes(Path.of("/usr/share/fonts/truetype/lato/Lato-Regular.ttf"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private Resources.Resource answer(String url, Use use) {
         asked.add(url);
         if (url.contains("silent")) {
             return Resources.Resource.failed(url, "the server does not answer in time");
+        }
+        if (use == Use.FONT && fonts.contains(url.substring(START.length()))) {
+            return new Resources.Resource(url, 200, Map.of("content-type", "font/ttf"), font(), Optional.empty());
         }
         String text = web.get(url.startsWith(START) ? url.substring(START.length()) : url);
         return text == null
@@ -216,9 +279,11 @@ class SiteReaderTest {
                         200,
                         Map.of(
                                 "content-type",
-                                url.endsWith(".xml")
-                                        ? "application/xml"
-                                        : use == Use.LIST ? "text/plain" : "text/html"),
+                                pdfs.contains(url)
+                                        ? "application/pdf"
+                                        : url.endsWith(".xml")
+                                                ? "application/xml"
+                                                : use == Use.LIST ? "text/plain" : "text/html"),
                         text.getBytes(StandardCharsets.UTF_8),
                         Optional.empty());
     }

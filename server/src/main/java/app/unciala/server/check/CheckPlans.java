@@ -103,13 +103,19 @@ public class CheckPlans {
                         .toList()));
     }
 
-    /** The sites that are checked daily. */
+    /** The sites that are checked daily, without those that were deleted. */
     @Transactional(readOnly = true)
     List<String> watched() {
-        return plans.findAll().stream()
+        List<String> planned = plans.findAll().stream()
                 .filter(plan -> plan.plan().watched())
                 .map(CheckPlanEntity::siteId)
                 .toList();
+        return sites.withIds(planned).stream().map(Site::id).toList();
+    }
+
+    @Transactional(readOnly = true)
+    boolean isWatched(String siteId) {
+        return plans.findById(siteId).filter(plan -> plan.plan().watched()).isPresent();
     }
 
     /** What may be fetched for a plan with its passwords. */

@@ -105,7 +105,7 @@ record CheckReport(
         return new Told(
                 pages.stream().map(PageLine::url).collect(Collectors.toCollection(LinkedHashSet::new)),
                 notes.stream()
-                        .map(note -> new PageSaid(note.page(), note.kind(), note.severity(), note.message()))
+                        .map(note -> new PageSaid(note.page(), note.kind(), note.severity(), note.cause()))
                         .toList());
     }
 }

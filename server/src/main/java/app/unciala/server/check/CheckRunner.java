@@ -9,6 +9,7 @@ import app.unciala.core.fetch.WebResources;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.server.check.CheckReport.FoundFont;
@@ -34,9 +35,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -129,7 +130,7 @@ class CheckRunner {
             CheckPlan plan = plans.get(site.id()).plan();
             SitePlan reading = new SitePlan(
                     plan.addresses().stream()
-                            .filter(address -> site.domains().contains(FontGathering.host(address)))
+                            .filter(address -> site.domains().contains(Addresses.host(address)))
                             .toList(),
                     Set.copyOf(site.domains()),
                     plan.follows(),
@@ -226,20 +227,16 @@ class CheckRunner {
         }
 
         private PlacedFile placed(String path, String sha256) {
-            String name = path.substring(path.lastIndexOf('/') + 1);
-            @Nullable
-            PageRequest same = requests.values().stream()
-                    .filter(request -> request.sha256().equals(sha256))
-                    .findFirst()
-                    .orElse(null);
-            if (same != null) {
-                return new PlacedFile(path, "SAME", same.url());
-            }
-            return requests.values().stream()
-                    .filter(request -> request.fileName().equals(name) && request.status() == 200)
-                    .findFirst()
-                    .map(request -> new PlacedFile(path, "OTHER", request.url()))
+            String name = Addresses.fileName(path);
+            return asked(request -> request.sha256().equals(sha256))
+                    .map(request -> new PlacedFile(path, "SAME", request.url()))
+                    .or(() -> asked(request -> request.fileName().equals(name) && request.status() == 200)
+                            .map(request -> new PlacedFile(path, "OTHER", request.url())))
                     .orElse(new PlacedFile(path, "NOT_ASKED", null));
+        }
+
+        private Optional<PageRequest> asked(Predicate<PageRequest> which) {
+            return requests.values().stream().filter(which).findFirst();
         }
 
         /** Ends the check; what was stopped halfway says nothing of the site. */

@@ -11,6 +11,7 @@ import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.Verdict;
+import app.unciala.core.page.Addresses;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
@@ -198,7 +199,7 @@ public class CheckService {
     }
 
     void startIfWatched(String siteId) {
-        if (plans.watched().contains(siteId)) {
+        if (plans.isWatched(siteId)) {
             start(siteId, Actor.PRODUCT);
         }
     }
@@ -280,8 +281,7 @@ public class CheckService {
     }
 
     private static String fileName(FoundFont font) {
-        String path = font.urls().get(0).replaceAll("[?#].*", "");
-        String name = path.substring(path.lastIndexOf('/') + 1);
+        String name = Addresses.fileName(font.urls().get(0));
         boolean hasName =
                 name.matches("[\\w. -]{1,100}") && FontFormat.promisedBy(name).isPresent();
         String extension =

@@ -67,6 +67,7 @@ public record CheckedText(String url, String title, List<RunView> runs, int allR
      *
      * @param page its address
      * @param severity {@code error}, {@code warning} or {@code note}
+     * @param cause what is wrong, which is the same however many texts share it
      * @param text the first text concerned; null if it is about none
      * @param onPhoneOnly whether it is so in a narrow window only
      */
@@ -75,6 +76,7 @@ public record CheckedText(String url, String title, List<RunView> runs, int allR
             String kind,
             String severity,
             String message,
+            String cause,
             @Schema(types = {"string", "null"}) @Nullable String text,
             @Schema(types = {"string", "null"}) @Nullable String path,
             @Schema(types = {"string", "null"}) @Nullable String fix,
@@ -101,6 +103,7 @@ public record CheckedText(String url, String title, List<RunView> runs, int allR
                         seen.finding().kind().key(),
                         seen.finding().kind().severity().key(),
                         seen.finding().message(),
+                        seen.finding().cause(),
                         seen.finding()
                                 .text()
                                 .map(text -> Texts.cut(text, LONGEST))

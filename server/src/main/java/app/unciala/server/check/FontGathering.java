@@ -1,12 +1,13 @@
 package app.unciala.server.check;
 
 import app.unciala.core.check.CheckedPage;
-import app.unciala.core.domain.SameSite;
+import app.unciala.core.check.ThirdParties;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageFont;
 import app.unciala.core.page.Run;
 import app.unciala.server.check.CheckReport.FoundFont;
@@ -17,11 +18,9 @@ import app.unciala.server.family.HeldSketches;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.storage.FileStore;
-import java.net.URI;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -76,23 +75,26 @@ final class FontGathering {
                 });
                 found.urls.add(font.url());
                 found.pages.add(page.url());
-                found.hosts.add(host(page.laptop().at()));
+                found.hosts.add(Addresses.host(page.laptop().at()));
                 found.texts += painted.get(font.url());
             }
         }
         return digests;
     }
 
+    /** How many texts each font paints on a laptop, or 0 for one that paints on a phone only. */
     private static Map<String, Integer> painted(CheckedPage page) {
         Map<String, Integer> painted = new LinkedHashMap<>();
-        for (List<Run> runs : List.of(page.laptop().runs(), page.phone().runs())) {
-            for (Run run : runs) {
-                run.given().stream()
-                        .flatMap(given -> given.url().stream())
-                        .forEach(url -> painted.merge(url, runs == page.laptop().runs() ? 1 : 0, Integer::sum));
-            }
-        }
+        count(page.laptop().runs(), 1, painted);
+        count(page.phone().runs(), 0, painted);
         return painted;
+    }
+
+    private static void count(List<Run> runs, int each, Map<String, Integer> painted) {
+        runs.stream()
+                .flatMap(run -> run.given().stream())
+                .flatMap(given -> given.url().stream())
+                .forEach(url -> painted.merge(url, each, Integer::sum));
     }
 
     /** All of them; {@code ofPack} are the digests of the files of the site's pack. */
@@ -124,7 +126,7 @@ final class FontGathering {
                     found.pages.stream().limit(MOST_PAGES).toList(),
                     List.copyOf(found.hosts),
                     found.texts,
-                    found.urls.stream().anyMatch(this::isOfOthers),
+                    found.urls.stream().anyMatch(url -> ThirdParties.isOne(Addresses.host(url), ownHosts)),
                     inPack,
                     near.map(Near::fileId).orElse(null),
                     near.map(Near::alike).orElse(0.0)));
@@ -149,19 +151,5 @@ final class FontGathering {
                         entry.getValue() >= COPY || names.get(entry.getKey()).equals(Texts.familyKey(family)))
                 .findFirst()
                 .map(entry -> new Near(entry.getKey(), entry.getValue()));
-    }
-
-    private boolean isOfOthers(String url) {
-        String host = host(url);
-        return !host.isEmpty() && ownHosts.stream().noneMatch(own -> SameSite.of(host, own));
-    }
-
-    static String host(String url) {
-        try {
-            String host = URI.create(url).getHost();
-            return host == null ? "" : host.toLowerCase(Locale.ROOT);
-        } catch (IllegalArgumentException e) {
-            return "";
-        }
     }
 }

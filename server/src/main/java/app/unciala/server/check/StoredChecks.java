@@ -5,6 +5,7 @@ import app.unciala.core.flag.LatestCheck;
 import app.unciala.core.flag.LatestCheck.Shown;
 import app.unciala.core.flag.LatestCheck.Trouble;
 import app.unciala.core.font.FontFormat;
+import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageFinding;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.CheckReport.PageLine;
@@ -83,7 +84,7 @@ class StoredChecks implements LatestChecks {
                         FontFormat.fromKey(font.format()).orElse(FontFormat.WOFF2),
                         font.urls().get(0),
                         font.pages().stream()
-                                .filter(page -> FontGathering.host(page).equals(host))
+                                .filter(page -> Addresses.host(page).equals(host))
                                 .findFirst()
                                 .orElse(font.pages().get(0)),
                         DomainName.parse(host),
