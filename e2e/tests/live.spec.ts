@@ -21,7 +21,7 @@ test("a check of a stand-in says what its texts are given, and what to change", 
   await openRecord(page, "/sites", "Northlight Museum", "Pages");
   await expect(page.getByText("The pages of this site were not checked yet.")).toBeVisible();
   await check(page, "Check the pages");
-  await expect(page.getByText(/^The page gives visitors something else than it asks for\./)).toBeVisible();
+  await expect(page.getByText(/^The page gives its visitors something else than is asked\./)).toBeVisible();
   await expect(page.getByRole("group", { name: /Missing: .*browsers fake a bold/ })).toBeVisible();
   await expect(page.getByRole("cell", { name: /^Ostrel Light/ })).toBeVisible();
   await audit(page);

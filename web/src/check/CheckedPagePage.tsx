@@ -8,7 +8,7 @@ import { Copy } from "../shared/parts/Copy";
 import { NotHere } from "../shared/states/NotHere";
 import { blocks, fileName, isGivenOtherwise, notesOfNoText, shortAddress, stretches, styleOf } from "./pages";
 import { useChecks } from "./useChecks";
-import { askedInWords, givenInWords, kindOf, words } from "./words";
+import { askedInWords, givenInWords, kindOf, pageStanding, words } from "./words";
 
 /** A page under check: its text as visitors get it, with notes where something else was asked. */
 export function CheckedPagePage() {
@@ -59,9 +59,7 @@ function Page({ page }: { page: CheckedText }) {
           <Note key={i} note={note} />
         ))}
       >
-        <p className="answer">
-          {page.notes.some(({ severity }) => severity === "error") ? words.notClean : words.clean}
-        </p>
+        <p className="answer">{pageStanding(page)}</p>
       </Line>
       <div className="checked-page" aria-label={page.title} role="article">
         {stretches(blocks(page.runs, page.notes)).map((part, i) => (
@@ -112,7 +110,7 @@ function Note({ note, run }: { note: PageNote; run?: TextRun }) {
         {kindOf(note)}
         {note.onPhoneOnly && ` · ${words.onPhone}`}
       </div>
-      {run && main && (
+      {run && main && !note.onPhoneOnly && (
         <dl className="asked-given">
           <dt>{words.asked}</dt>
           <dd>{askedInWords(run)}</dd>

@@ -5,6 +5,7 @@ import { api, bodyOf } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import type { FoundFont, PageCheck } from "../shared/api/types";
 import { inFont, useLetters } from "../shared/font/storedFont";
+import { baseName } from "../shared/parts/format";
 import { Verdict } from "../shared/parts/Verdict";
 import { fontsInOrder, sameVerdicts } from "./pages";
 import { heldInWords, whereInWords, words } from "./words";
@@ -84,7 +85,7 @@ function Held({ font, checkId }: { font: FoundFont; checkId: string }) {
       <>
         <Link to={`/families/${font.held.familyId}`}>{font.held.familyName}</Link>
         <div className="quiet small">
-          {heldInWords(font.held)} {font.held.how !== "SAME_BYTES" && font.held.fileName}
+          {heldInWords(font.held)} {font.held.how !== "SAME_BYTES" && baseName(font.held.fileName)}
         </div>
       </>
     );

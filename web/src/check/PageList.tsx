@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { PageCheck, PageLine } from "../shared/api/types";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
-import { shortAddress } from "./pages";
+import { shortAddress, sortOf } from "./pages";
 import { pageInNumbers, words, wrongInNumbers } from "./words";
 
 /** The pages that were read, each with what is wrong on it. */
@@ -27,14 +27,19 @@ export function PageList({ check }: { check: PageCheck }) {
 
 function Standing({ page }: { page: PageLine }) {
   const wrong = wrongInNumbers(page);
-  if (page.why !== null) {
+  const sort = sortOf(page);
+  if (sort === "unread") {
     return <span className="rubric">{words.unread}</span>;
   }
-  return wrong === "" ? (
-    <span className="verdict allowed">
-      <span aria-hidden="true">✓</span>right
-    </span>
+  if (wrong !== "") {
+    return <span className={sort === "wrong" ? "rubric" : "ochre"}>{wrong}</span>;
+  }
+  return sort === "silent" ? (
+    <span className="ochre">{words.silent}</span>
   ) : (
-    <span className={page.errors > 0 ? "rubric" : "ochre"}>{wrong}</span>
+    <span className="verdict allowed">
+      <span aria-hidden="true">✓</span>
+      {words.right}
+    </span>
   );
 }

@@ -104,7 +104,7 @@ describe("the pages of a site", () => {
   it("are told of in one sentence, then page by page and across them", async () => {
     await open("/sites/s1/pages", "Fernway");
     expect(
-      await screen.findByText(/^The page gives visitors something else than it asks for\./),
+      await screen.findByText(/^The page gives its visitors something else than is asked\./),
     ).toBeVisible();
     const pages = screen.getByRole("list", { name: "Pages" });
     expect(within(pages).getByText("1 error")).toBeInTheDocument();

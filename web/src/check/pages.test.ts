@@ -12,6 +12,7 @@ import {
   pagesOf,
   sameVerdicts,
   shortAddress,
+  sortOf,
   stretches,
   styleOf,
   typedConnections,
@@ -21,6 +22,7 @@ import {
   checkedInWords,
   givenInWords,
   kindWords,
+  pageStanding,
   planInWords,
   progressInWords,
   standing,
@@ -194,14 +196,34 @@ describe("the text of a page", () => {
 describe("a check in words", () => {
   it("answers first, in one sentence for every mixture of pages", () => {
     expect(standing(check([]))).toBe("No page was read.");
-    expect(standing(check([0]))).toBe("The page gives its visitors what it asks for.");
-    expect(standing(check([0, 0]))).toBe("All 2 pages give visitors what they ask for.");
-    expect(standing(check([1]))).toBe("The page gives visitors something else than it asks for.");
-    expect(standing(check([1, 2]))).toBe("All 2 pages give visitors something else than they ask for.");
+    expect(standing(check([0]))).toBe("The page gives its visitors what is asked.");
+    expect(standing(check([0, 0]))).toBe("Both pages give their visitors what is asked.");
+    expect(standing(check([1]))).toBe("The page gives its visitors something else than is asked.");
+    expect(standing(check([1, 2]))).toBe("Both pages give their visitors something else than is asked.");
     expect(standing(check([0, 3, -1]))).toBe(
       "1 of 3 pages gives visitors what is asked. 1 page does not. 1 page could not be read.",
     );
-    expect(pagesOf(check([0, 3, -1]))).toEqual({ unread: 1, wrong: 1, right: 1 });
+    expect(pagesOf(check([0, 3, -1]))).toEqual({ unread: 1, wrong: 1, silent: 0, right: 1 });
+  });
+
+  it("says nothing good of a page without text", () => {
+    const [page] = check([0]).pages;
+    const silent = { ...page!, texts: 0 };
+    const made = "no text that is there without scripts, so nothing can be said of it.";
+    expect(standing(check([0], { pages: [silent] }))).toBe(`The page has ${made}`);
+    expect(standing(check([0], { pages: [page!, silent] }))).toBe(
+      `1 of 2 pages gives visitors what is asked. 1 page has ${made}`,
+    );
+    expect(sortOf({ ...silent, why: "the server answers 404" })).toBe("unread");
+    expect(pageStanding({ runs: [], notes: [] })).toMatch(/no text/);
+  });
+
+  it("tells what is wrong on a phone only from what is wrong on both", () => {
+    const onPhone = { ...note("p", "undeclared-family"), onPhoneOnly: true };
+    expect(isGivenOtherwise(run("p"), [onPhone])).toBe(false);
+    expect(pageStanding({ runs: [run("p")], notes: [onPhone] })).toMatch(/^On a laptop every text/);
+    expect(pageStanding({ runs: [run("p")], notes: [onPhone, note("p")] })).toMatch(/are underlined\.$/);
+    expect(pageStanding({ runs: [run("p")], notes: [] })).toBe("Every text is given what it asks for.");
   });
 
   it("says what of the fonts needs somebody", () => {

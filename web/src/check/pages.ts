@@ -4,6 +4,7 @@ import type {
   GivenFace,
   HostVerdict,
   PageCheck,
+  PageLine,
   PageNote,
   TextRun,
 } from "../shared/api/types";
@@ -96,7 +97,7 @@ export function isGivenOtherwise(run: TextRun, notes: readonly PageNote[]): bool
   const [main] = run.given;
   return (
     (main?.synthesized.length ?? 0) > 0 ||
-    notes.some((note) => note.path === run.path && aboutGiven.has(note.kind))
+    notes.some((note) => !note.onPhoneOnly && note.path === run.path && aboutGiven.has(note.kind))
   );
 }
 
@@ -151,11 +152,20 @@ export function fontsInOrder(fonts: readonly FoundFont[]): FoundFont[] {
   return [...fonts].sort((a, b) => rank(a) - rank(b) || b.texts - a.texts || a.name.localeCompare(b.name));
 }
 
+/** How a page came out; of one without text nothing can be said. */
+export function sortOf(
+  page: Pick<PageLine, "why" | "errors" | "texts">,
+): "unread" | "wrong" | "silent" | "right" {
+  return page.why !== null ? "unread" : page.errors > 0 ? "wrong" : page.texts === 0 ? "silent" : "right";
+}
+
 /** How many pages there are of each sort. */
 export function pagesOf(check: Pick<PageCheck, "pages">) {
-  const unread = check.pages.filter((page) => page.why !== null).length;
-  const wrong = check.pages.filter((page) => page.why === null && page.errors > 0).length;
-  return { unread, wrong, right: check.pages.length - unread - wrong };
+  const of = { unread: 0, wrong: 0, silent: 0, right: 0 };
+  for (const page of check.pages) {
+    of[sortOf(page)] += 1;
+  }
+  return of;
 }
 
 /** The last part of a file's address, as it is spoken of. */

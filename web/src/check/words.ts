@@ -1,4 +1,5 @@
 import type {
+  CheckedText,
   CheckLine,
   FoundFont,
   GivenFace,
@@ -22,6 +23,8 @@ export const words = {
   waiting: "The check is about to begin.",
   pages: "Pages",
   unread: "not read",
+  silent: "no text without scripts",
+  right: "right",
   fonts: "Fonts found",
   fontsAre: "what paints their texts, against what is held and allowed there",
   found: "Found",
@@ -73,6 +76,8 @@ export const words = {
   ofPage: "About the files",
   allPages: "All pages",
   clean: "Every text is given what it asks for.",
+  silentPage: "This page has no text that is there without scripts, so nothing can be said of it.",
+  onPhoneOnly: "On a laptop every text is given what it asks for; on a phone not, as is said beside it.",
   notClean: "Texts that are given something else than they ask for are underlined.",
 };
 
@@ -108,26 +113,25 @@ export function kindOf({ kind }: { kind: string }): string {
   return kindWords[kind] ?? kind;
 }
 
-/** How it stands with a site's pages, in one sentence. */
+/** How it stands with a site’s pages, in one sentence. */
 export function standing(check: PageCheck): string {
-  const { unread, wrong, right } = pagesOf(check);
+  const { unread, wrong, silent, right } = pagesOf(check);
   const all = check.pages.length;
   if (all === 0) {
     return "No page was read.";
   }
+  const every = all === 1 ? "The page" : all === 2 ? "Both pages" : `All ${count(all, "page")}`;
   const parts = [
     right === all
-      ? all === 1
-        ? "The page gives its visitors what it asks for."
-        : `All ${count(all, "page")} give visitors what they ask for.`
+      ? `${every} ${all === 1 ? "gives its" : "give their"} visitors what is asked.`
       : right > 0 &&
         `${right} of ${count(all, "page")} ${right === 1 ? "gives" : "give"} visitors what is asked.`,
     wrong > 0 &&
       (wrong === all
-        ? all === 1
-          ? "The page gives visitors something else than it asks for."
-          : `All ${count(all, "page")} give visitors something else than they ask for.`
+        ? `${every} ${all === 1 ? "gives its" : "give their"} visitors something else than is asked.`
         : `${count(wrong, "page")} ${wrong === 1 ? "does" : "do"} not.`),
+    silent > 0 &&
+      `${silent === all ? every : count(silent, "page")} ${silent === 1 ? "has" : "have"} no text that is there without scripts, so nothing can be said of it.`,
     unread > 0 && `${count(unread, "page")} could not be read.`,
     ...fontsStanding(check),
   ];
@@ -207,6 +211,18 @@ export const placedWords: Record<string, string> = {
   OTHER: "another file under this name",
   NOT_ASKED: "no page asks for it",
 };
+
+/** How a page came out, above its text. */
+export function pageStanding({ runs, notes }: Pick<CheckedText, "runs" | "notes">): string {
+  const errors = notes.filter(({ severity }) => severity === "error");
+  return runs.length === 0
+    ? words.silentPage
+    : errors.length === 0
+      ? words.clean
+      : errors.every(({ onPhoneOnly }) => onPhoneOnly)
+        ? words.onPhoneOnly
+        : words.notClean;
+}
 
 /** What a text asks for. */
 export function askedInWords(run: TextRun): string {

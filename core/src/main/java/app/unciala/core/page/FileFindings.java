@@ -45,8 +45,11 @@ final class FileFindings {
                         tried.font().filter(font -> given.contains(font.at())).isPresent())
                 .map(Tried::url)
                 .collect(Collectors.toSet());
-        findings.unused(faces, fonts, painted);
-        findings.preloads(document, painted);
+        // A page without text may get it from its scripts: nobody can say then what is not used.
+        if (!runs.isEmpty()) {
+            findings.unused(faces, fonts, painted);
+            findings.preloads(document, painted);
+        }
         return findings.found.stream();
     }
 

@@ -158,6 +158,16 @@ class SiteReaderTest {
     }
 
     @Test
+    void nothingIsUnusedOnAPageWhoseTextComesFromScripts() {
+        web.put("", """
+                <!doctype html><link rel=preload as=font href=a.ttf crossorigin>
+                <style>@font-face { font-family: A; src: url(a.ttf) }</style><div id=app></div><script src=app.js></script>""");
+        read(plan(false, 1));
+        assertThat(pages.get(0).laptop().runs()).isEmpty();
+        assertThat(pages.get(0).findings()).isEmpty();
+    }
+
+    @Test
     void aPageIsNamedByItsAddressAlsoAfterAHostThatIsSilent() {
         web.put("", "<a href='paper'>Paper</a>");
         web.put("paper", "");

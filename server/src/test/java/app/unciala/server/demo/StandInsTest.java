@@ -53,6 +53,9 @@ class StandInsTest {
         assertThat(unread).as("the staging host is signed in to").isEmpty();
         assertThat(caller.kinds("?site=" + siteOf(caller, "Lantern Row Archive")))
                 .contains("FOUND_NOT_RECORDED");
+        assertThat(caller.kinds("?site=" + siteOf(caller, "Opal Street Readings")))
+                .as("one whose text comes from a script")
+                .doesNotContain("NOT_USED_ON_PAGES");
         assertThat(caller.kinds("?site=" + siteOf(caller, "Opal Street Books")))
                 .as("one that is right")
                 .doesNotContain("FOUND_NOT_ALLOWED", "NOT_USED_ON_PAGES", "FILE_NOT_REACHED");
