@@ -8,7 +8,7 @@ import { Copy } from "../shared/parts/Copy";
 import { NotHere } from "../shared/states/NotHere";
 import { blocks, fileName, isGivenOtherwise, notesOfNoText, shortAddress, stretches, styleOf } from "./pages";
 import { useChecks } from "./useChecks";
-import { askedInWords, givenInWords, kindOf, pageStanding, words } from "./words";
+import { askedInWords, browserInWords, givenInWords, kindOf, pageStanding, words } from "./words";
 
 /** A page under check: its text as visitors get it, with notes where something else was asked. */
 export function CheckedPagePage() {
@@ -32,9 +32,12 @@ export function CheckedPagePage() {
         </>
       }
       below={
-        <a href={page.data.url} target="_blank" rel="noreferrer">
-          {shortAddress(page.data.url)}
-        </a>
+        <>
+          <a href={page.data.url} target="_blank" rel="noreferrer">
+            {shortAddress(page.data.url)}
+          </a>
+          {page.data.browser && ` · ${browserInWords(page.data.browser)}`}
+        </>
       }
       leaves={<SiteLeaves id={id} />}
     >
@@ -60,6 +63,7 @@ function Page({ page }: { page: CheckedText }) {
         ))}
       >
         <p className="answer">{pageStanding(page)}</p>
+        {page.browser?.textKept === false && <p className="quiet small">{words.charactersOnly}</p>}
       </Line>
       <div className="checked-page" aria-label={page.title} role="article">
         {stretches(blocks(page.runs, page.notes)).map((part, i) => (

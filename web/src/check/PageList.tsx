@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { PageCheck, PageLine } from "../shared/api/types";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { shortAddress, sortOf } from "./pages";
-import { pageInNumbers, words, wrongInNumbers } from "./words";
+import { browserInWords, pageInNumbers, words, wrongInNumbers } from "./words";
 
 /** The pages that were read, each with what is wrong on it. */
 export function PageList({ check }: { check: PageCheck }) {
@@ -16,6 +16,7 @@ export function PageList({ check }: { check: PageCheck }) {
               {page.title || shortAddress(page.url)}
             </Link>
             <div className="digest quiet">{shortAddress(page.url)}</div>
+            {page.browser && <div className="quiet small">{browserInWords(page.browser)}</div>}
           </div>
           <span className="quiet number">{page.why === null && pageInNumbers(page)}</span>
           <Standing page={page} />

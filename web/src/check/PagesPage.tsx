@@ -13,6 +13,7 @@ import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
 import { Changes, HostsOfOthers, PlacedPack, UsedRoles } from "./AcrossPages";
 import { FoundFonts } from "./FoundFonts";
+import { FromBrowser } from "./FromBrowser";
 import { PageList } from "./PageList";
 import { Plan } from "./Plan";
 import { useChecks, useStartCheck, useStopCheck } from "./useChecks";
@@ -76,6 +77,7 @@ function OfSite({ site }: { site: Site }) {
         }
       </Shown>
       <Plan site={site} />
+      <FromBrowser siteId={id} />
     </Leaf>
   );
 }

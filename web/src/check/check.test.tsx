@@ -44,6 +44,7 @@ const found: PageCheck = {
       notes: 0,
       fontBytes: 20_000,
       requests: 2,
+      browser: null,
     },
   ],
   fonts: [
@@ -292,6 +293,7 @@ describe("a page under check", () => {
       url: "https://fernway.example/",
       title: "Fernway",
       allRuns: 1,
+      browser: null,
       runs: [
         {
           text: "Move again",

@@ -127,6 +127,7 @@ function check(wrong: number[], more: Partial<PageCheck> = {}): PageCheck {
       notes: 0,
       fontBytes: 0,
       requests: 0,
+      browser: null,
     })),
     fonts: [],
     thirdParties: [],

@@ -3,6 +3,7 @@ import type {
   CheckLine,
   FoundFont,
   GivenFace,
+  KeptReading,
   PageCheck,
   PageLine,
   Role,
@@ -67,6 +68,23 @@ export const words = {
   signInAdd: "Add a sign-in",
   signInRemove: "Remove",
   planSaved: "Saved what is checked.",
+  browser: "From your own browser",
+  browserWhy:
+    "The server signs in to no page and runs no script. A page that needs either is read where it is open: the reader below takes along its elements, style sheets and fonts, and of texts only the characters unless you keep them. Checks use it from then on.",
+  browserBookmark: "Read the type of this page",
+  browserDrag: "Drag this into your browser’s bookmarks, and press it there on the open page.",
+  browserConsole: "Copy for the console",
+  browserConsoleHelp: "Or paste the reader into the console of the open page.",
+  browserKey: "Make a key for sending",
+  browserKeyHelp: "What is read is sent here with a key, or copied and pasted.",
+  browserPaste: "Paste a reading",
+  browserPasted: "What the reader copied",
+  browserAdd: "Check with it",
+  browserTaken: "Took the reading. The check begins.",
+  browserNoReading: "This is no reading: it is not the JSON that the reader copies.",
+  browserRemove: "Remove",
+  browserRemoved: "Removed the reading.",
+  charactersOnly: "Its texts are reduced to their characters.",
   fix: "What to change",
   copy: "Copy",
   asked: "Asked",
@@ -211,6 +229,22 @@ export const placedWords: Record<string, string> = {
   OTHER: "another file under this name",
   NOT_ASKED: "no page asks for it",
 };
+
+/** By whom a page was read in a browser, and when. */
+export function browserInWords({ by, at }: { by: string; at: string }): string {
+  return `read in a browser by ${by}, ${moment(at)}`;
+}
+
+/** A reading that is kept. */
+export function readingInWords(reading: KeptReading): string {
+  const texts = reading.textKept ? "texts kept" : "characters only";
+  return `${reading.takenBy}, ${moment(reading.takenAt)} · ${texts} · ${kB(reading.bytes)}`;
+}
+
+/** How long a key is good. */
+export function keyInWords({ endsAt }: { endsAt: string }): string {
+  return `Good for one reading, until ${moment(endsAt)}.`;
+}
 
 /** How a page came out, above its text. */
 export function pageStanding({ runs, notes }: Pick<CheckedText, "runs" | "notes">): string {

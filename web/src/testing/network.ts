@@ -35,6 +35,8 @@ export const network = setupServer(
   http.get("*/api/licenses", () => HttpResponse.json(page)),
   http.get("*/api/sites", () => HttpResponse.json(page)),
   http.get("*/api/sites/:id/checks", () => HttpResponse.json(page)),
+  http.get("*/api/sites/:id/page-readings", () => HttpResponse.json([])),
+  http.get("*/reader.js", () => HttpResponse.text("var readPage=()=>{}")),
   http.get("*/api/private-hosts", () => HttpResponse.json([])),
   http.get("*/api/sites/:id/page-views", () => HttpResponse.json([])),
   http.get("*/api/session/calendar", () => HttpResponse.json({ open: false })),

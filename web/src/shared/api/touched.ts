@@ -13,6 +13,7 @@ export type Changed =
   | "pack"
   | "check"
   | "check plan"
+  | "page reading"
   | "private host"
   | "backup"
   | "fixity"
@@ -43,6 +44,13 @@ const follows: Record<Exclude<Changed, "anything">, string[]> = {
   pack: ["/api/sites/{id}/packs", "/api/packs", "/api/flags", "/api/history"],
   check: ["/api/sites/{id}/checks", "/api/checks", "/api/flags"],
   "check plan": ["/api/sites/{id}/check-plan", "/api/history"],
+  "page reading": [
+    "/api/sites/{id}/page-readings",
+    "/api/sites/{id}/checks",
+    "/api/checks",
+    "/api/flags",
+    "/api/history",
+  ],
   "private host": ["/api/private-hosts", "/api/history"],
   backup: ["/api/backups"],
   fixity: ["/api/storage", "/api/flags"],

@@ -72,5 +72,6 @@ export type FoundFont = Schemas["FoundFontView"];
 export type HostVerdict = Schemas["HostVerdict"];
 export type PackOnHost = Schemas["PackOnHost"];
 export type CheckDifference = Schemas["CheckDifference"];
+export type KeptReading = Schemas["KeptReading"];
 export type CheckPlan = Schemas["CheckPlan"];
 export type SiteWeight = Schemas["WeightView"];

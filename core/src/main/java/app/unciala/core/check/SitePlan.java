@@ -8,12 +8,14 @@ import java.util.Set;
  *
  * @param addresses those named, which are always read
  * @param hosts whose pages may be found by links and sitemaps, in small letters
+ * @param elsewhere addresses of pages that are known otherwise, and so are not read
  * @param follows whether pages are found at all
  * @param most how many pages are read, those named among them
  */
-public record SitePlan(List<String> addresses, Set<String> hosts, boolean follows, int most) {
+public record SitePlan(List<String> addresses, Set<String> hosts, Set<String> elsewhere, boolean follows, int most) {
     public SitePlan {
         addresses = List.copyOf(addresses);
         hosts = Set.copyOf(hosts);
+        elsewhere = Set.copyOf(elsewhere);
     }
 }

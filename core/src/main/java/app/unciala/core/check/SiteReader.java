@@ -66,6 +66,7 @@ public final class SiteReader {
     }
 
     private void run() {
+        known.addAll(plan.elsewhere());
         plan.addresses().forEach(this::add);
         if (plan.follows()) {
             plan.addresses().stream()

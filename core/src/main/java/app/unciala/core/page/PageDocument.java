@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jsoup.Jsoup;
@@ -103,6 +104,33 @@ record PageDocument(
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A page as a browser shows it: its elements as they are now, with the style sheets that count. */
+    static PageDocument of(BrowserReading reading) {
+        Document document = Jsoup.parse(reading.document(), reading.page(), Parser.xmlParser());
+        return new Reading(reading.page()).read(document).with(reading);
+    }
+
+    private PageDocument with(BrowserReading reading) {
+        return new PageDocument(
+                root,
+                texts,
+                reading.sheets().stream()
+                        .map(sheet -> new SheetLink(
+                                Optional.ofNullable(sheet.address()),
+                                Objects.requireNonNullElse(sheet.text(), ""),
+                                Objects.requireNonNullElse(sheet.media(), ""),
+                                1))
+                        .toList(),
+                reading.preloads().stream()
+                        .map(preload -> new Preload(preload.address(), "font", preload.crossOrigin(), 1))
+                        .toList(),
+                reading.base(),
+                reading.title().strip(),
+                links,
+                reading.quirks(),
+                isCut);
     }
 
     private static @Nullable String known(@Nullable String charset) {

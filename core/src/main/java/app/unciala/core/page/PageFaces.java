@@ -10,6 +10,7 @@ import app.unciala.core.css.cascade.TextStyle;
 import app.unciala.core.face.Slot;
 import app.unciala.core.proof.DeclaredFace;
 import app.unciala.core.proof.DeclaredFace.Source;
+import app.unciala.core.proof.Names;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
@@ -17,15 +18,19 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** The faces that a page declares, and which of them paints what (CSS Fonts 4, section 5). */
 final class PageFaces {
     private final Map<String, Map<Slot, List<PageFace>>> families = new LinkedHashMap<>();
     private final List<PageFace> all = new ArrayList<>();
     private final PageFonts fonts;
+    private final Set<String> ofScripts;
 
-    PageFaces(List<FaceRule> rules, PageFonts fonts) {
+    /** {@code ofScripts} are families that no rule declares and that are there all the same, in small letters. */
+    PageFaces(List<FaceRule> rules, PageFonts fonts, Set<String> ofScripts) {
         this.fonts = fonts;
+        this.ofScripts = ofScripts;
         rules.forEach(this::add);
     }
 
@@ -87,6 +92,12 @@ final class PageFaces {
 
     boolean declares(FamilyName name) {
         return !name.isGeneric() && families.containsKey(key(name.name()));
+    }
+
+    /** Whether a family is there without a rule: it comes with operating systems, or a script added it. */
+    boolean isOfSystems(FamilyName family) {
+        String name = key(family.name());
+        return family.isGeneric() || Names.isOfSystems(name) || ofScripts.contains(name) && !declares(family);
     }
 
     /** The names under which faces are declared. */

@@ -17,14 +17,13 @@ import app.unciala.core.page.PageFaces.Chosen;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.core.page.Run.Given;
-import app.unciala.core.proof.Names;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -65,13 +64,26 @@ public final class PageReader {
             return PageReading.failed(asked, answer);
         }
         String url = answer.url();
-        PageDocument document = PageDocument.read(answer.bytes(), charset(answer), url);
+        return read(asked, answer, PageDocument.read(answer.bytes(), charset(answer), url), SeenStyles.NONE);
+    }
+
+    /** Reads a page as somebody's browser shows it. */
+    PageReading read(BrowserReading reading) {
+        sheets.clear();
+        byte[] bytes = reading.document().getBytes(StandardCharsets.UTF_8);
+        Resource answer =
+                new Resource(reading.page(), 200, Map.of("content-type", "text/html"), bytes, Optional.empty());
+        return read(reading.page(), answer, PageDocument.of(reading), SeenStyles.of(reading));
+    }
+
+    private PageReading read(String asked, Resource answer, PageDocument document, SeenStyles seen) {
+        String url = answer.url();
         PageSheets styles = new PageSheets(viewport, (address, base) -> sheet(address, base, url));
         document.sheets().forEach(link -> add(styles, link, document.base(), url));
         PageFonts fonts = new PageFonts(resources, url, opened);
-        PageFaces faces = new PageFaces(styles.faces(), fonts);
+        PageFaces faces = new PageFaces(styles.faces(), fonts, seen.familiesOfScripts());
         Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
-        List<Run> runs = new Painting(cascade, faces).runs(document);
+        List<Run> runs = new Painting(cascade, faces, seen).runs(document);
         return new PageReading(
                 asked,
                 answer,
@@ -129,12 +141,14 @@ public final class PageReader {
     private static final class Painting {
         private final Cascade cascade;
         private final PageFaces faces;
+        private final SeenStyles seen;
         private final Map<Element, TextStyle> styles = new IdentityHashMap<>();
         private final Map<Element, Boolean> boxes = new IdentityHashMap<>();
 
-        private Painting(Cascade cascade, PageFaces faces) {
+        private Painting(Cascade cascade, PageFaces faces, SeenStyles seen) {
             this.cascade = cascade;
             this.faces = faces;
+            this.seen = seen;
         }
 
         private List<Run> runs(PageDocument document) {
@@ -150,7 +164,8 @@ public final class PageReader {
             TextStyle known = styles.get(element);
             if (known == null) {
                 Optional<Element> parent = element.parent();
-                known = parent.isEmpty() ? cascade.ofRoot(element) : cascade.of(element, style(parent.get()));
+                known = seen.of(
+                        element, parent.isEmpty() ? cascade.ofRoot(element) : cascade.of(element, style(parent.get())));
                 styles.put(element, known);
             }
             return known;
@@ -180,7 +195,7 @@ public final class PageReader {
         }
 
         private Optional<Run> run(Text text) {
-            if (!hasBox(text.element())) {
+            if (!seen.has(text.element()) && !hasBox(text.element())) {
                 return Optional.empty();
             }
             TextStyle style = style(text.element());
@@ -278,16 +293,11 @@ public final class PageReader {
                     if (chosen.isPresent()) {
                         return new Painter(chosen, "");
                     }
-                } else if (family.isGeneric() || isOfSystems(family)) {
+                } else if (faces.isOfSystems(family)) {
                     return new Painter(Optional.empty(), family.name());
                 }
             }
             return new Painter(Optional.empty(), "serif");
         }
-    }
-
-    /** Whether a family comes with operating systems. */
-    static boolean isOfSystems(FamilyName family) {
-        return family.isGeneric() || Names.isOfSystems(family.name().toLowerCase(Locale.ROOT));
     }
 }

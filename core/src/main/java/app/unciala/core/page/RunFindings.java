@@ -58,7 +58,7 @@ final class RunFindings {
         TextStyle style = run.style();
         Given main = run.main();
         Optional<FamilyName> asked = style.families().stream()
-                .filter(family -> !PageReader.isOfSystems(family))
+                .filter(family -> !faces.isOfSystems(family))
                 .findFirst();
         if (asked.isPresent() && !faces.declares(asked.get())) {
             undeclared(run, asked.get());

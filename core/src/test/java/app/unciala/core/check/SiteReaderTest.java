@@ -71,7 +71,7 @@ class SiteReaderTest {
         web.put("", "<a href='inside/b'>B</a>");
         web.put("far", "");
         web.put("inside/named", "");
-        read(new SitePlan(List.of(START, START + "inside/named"), Set.of("client.example"), true, 20));
+        read(new SitePlan(List.of(START, START + "inside/named"), Set.of("client.example"), Set.of(), true, 20));
         assertThat(pages).extracting(CheckedPage::url).containsExactly(START, START + "inside/named", START + "far");
     }
 
@@ -110,9 +110,28 @@ class SiteReaderTest {
                 .mapToObj(page -> "https://silent.example/" + page)
                 .toList();
         read(new SitePlan(
-                Stream.concat(named.stream(), Stream.of(START)).toList(), Set.of("client.example"), false, 20));
+                Stream.concat(named.stream(), Stream.of(START)).toList(),
+                Set.of("client.example"),
+                Set.of(),
+                false,
+                20));
         assertThat(asked.stream().filter(url -> url.contains("silent"))).hasSize(3);
         assertThat(asked).as("another host is").contains(START);
+    }
+
+    @Test
+    void pagesThatAreKnownOtherwiseAreNotFetched() {
+        web.put("", "<a href=board>Board</a> <a href=b>B</a>");
+        web.put("b", "");
+        web.put("board", "");
+        read(new SitePlan(
+                List.of(START, START + "named"),
+                Set.of("client.example"),
+                Set.of(START + "board", START + "named"),
+                true,
+                20));
+        assertThat(pages).extracting(CheckedPage::url).containsExactly(START, START + "b");
+        assertThat(asked).doesNotContain(START + "board", START + "named");
     }
 
     @Test
@@ -176,7 +195,11 @@ class SiteReaderTest {
                 .toList();
         pdfs.add(START + "paper");
         read(new SitePlan(
-                Stream.concat(named.stream(), Stream.of(START)).toList(), Set.of("client.example"), true, 20));
+                Stream.concat(named.stream(), Stream.of(START)).toList(),
+                Set.of("client.example"),
+                Set.of(),
+                true,
+                20));
         assertThat(pages)
                 .as("what a link led to is no page")
                 .extracting(CheckedPage::url)
@@ -247,7 +270,7 @@ class SiteReaderTest {
     }
 
     private SitePlan plan(boolean follows, int most) {
-        return new SitePlan(List.of(START), Set.of("client.example", "shop.client.example"), follows, most);
+        return new SitePlan(List.of(START), Set.of("client.example", "shop.client.example"), Set.of(), follows, most);
     }
 
     private void read(SitePlan plan) {

@@ -44,7 +44,8 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/session")
                         .permitAll()
-                        .requestMatchers("/api/invitations/*", "/api/backups/local", "/api/calendar/*")
+                        .requestMatchers(
+                                "/api/invitations/*", "/api/backups/local", "/api/calendar/*", "/api/sent-readings/*")
                         .permitAll()
                         .requestMatchers("/api/session/**", "/api/search", "/api/decisions")
                         .authenticated()
@@ -60,7 +61,7 @@ class SecurityConfiguration {
                         .permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens)
                         .csrfTokenRequestHandler(new HeaderToken())
-                        .ignoringRequestMatchers(SecurityConfiguration::opensSession))
+                        .ignoringRequestMatchers(SecurityConfiguration::needsNoToken))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .requestCache(cache -> cache.disable())
                 .exceptionHandling(errors -> errors.authenticationEntryPoint(
@@ -75,10 +76,11 @@ class SecurityConfiguration {
                 .build();
     }
 
-    private static boolean opensSession(HttpServletRequest request) {
+    private static boolean needsNoToken(HttpServletRequest request) {
         return request.getMethod().equals("POST")
                 && (request.getServletPath().equals("/api/session")
                         || request.getServletPath().equals("/api/backups/local")
+                        || request.getServletPath().startsWith("/api/sent-readings/")
                         || request.getServletPath().startsWith("/api/invitations/"));
     }
 

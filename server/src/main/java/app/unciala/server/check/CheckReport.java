@@ -6,6 +6,7 @@ import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.server.check.CheckedText.PageNote;
+import app.unciala.server.check.CheckedText.ReadInBrowser;
 import app.unciala.server.inventory.SlotView;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -32,6 +33,7 @@ record CheckReport(
      * @param why why it could not be read; null if it was
      * @param fontBytes what its fonts weigh on the first view
      * @param requests how many style sheets and fonts are asked for
+     * @param browser by whom it was read in a browser; null if the server read it
      */
     public record PageLine(
             int position,
@@ -43,7 +45,8 @@ record CheckReport(
             int warnings,
             int notes,
             long fontBytes,
-            int requests) {
+            int requests,
+            @Schema(types = {"object", "null"}) @Nullable ReadInBrowser browser) {
         boolean isRead() {
             return why == null;
         }

@@ -10,6 +10,7 @@ import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.page.Addresses;
+import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.server.check.CheckReport.FoundFont;
@@ -18,8 +19,10 @@ import app.unciala.server.check.CheckReport.PageLine;
 import app.unciala.server.check.CheckReport.PlacedFile;
 import app.unciala.server.check.CheckReport.UsedRole;
 import app.unciala.server.check.CheckedText.PageNote;
+import app.unciala.server.check.CheckedText.ReadInBrowser;
 import app.unciala.server.family.HeldFamilies;
 import app.unciala.server.family.HeldSketches;
+import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.pack.PackService.PackFiles;
@@ -35,9 +38,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -53,6 +58,7 @@ class CheckRunner {
     private final SiteCheckRepository checks;
     private final CheckedPageRepository pages;
     private final CheckPlans plans;
+    private final KeptReadings readings;
     private final SiteService sites;
     private final PackService packs;
     private final FileStore store;
@@ -67,6 +73,7 @@ class CheckRunner {
             SiteCheckRepository checks,
             CheckedPageRepository pages,
             CheckPlans plans,
+            KeptReadings readings,
             SiteService sites,
             PackService packs,
             FileStore store,
@@ -79,6 +86,7 @@ class CheckRunner {
         this.checks = checks;
         this.pages = pages;
         this.plans = plans;
+        this.readings = readings;
         this.sites = sites;
         this.packs = packs;
         this.store = store;
@@ -128,15 +136,22 @@ class CheckRunner {
         void run() throws IOException {
             transaction.executeWithoutResult(status -> pages.deleteByCheckId(id));
             CheckPlan plan = plans.get(site.id()).plan();
+            List<PageReadingEntity> kept = readings.of(site.id());
             SitePlan reading = new SitePlan(
                     plan.addresses().stream()
                             .filter(address -> site.domains().contains(Addresses.host(address)))
                             .toList(),
                     Set.copyOf(site.domains()),
+                    kept.stream().map(PageReadingEntity::url).collect(Collectors.toSet()),
                     plan.follows(),
                     plan.mostPages());
             try (WebResources web = new WebResources(plans.rules(site.id()))) {
-                SiteReader.read(reading, web, this);
+                kept.stream()
+                        .takeWhile(one -> reading(one.url(), lines.size(), kept.size()))
+                        .forEach(one -> page(one, web));
+                if (!stopped) {
+                    SiteReader.read(reading, web, this);
+                }
             }
             Optional<PackFiles> pack = packs.latestFiles(site.id());
             Set<String> ofPack = pack.stream()
@@ -168,22 +183,46 @@ class CheckRunner {
             return !stopped;
         }
 
+        /** A page that somebody's own browser read. */
+        private void page(PageReadingEntity kept, WebResources web) {
+            ReadInBrowser browser = new ReadInBrowser(kept.takenBy(), kept.takenAt(), kept.textKept());
+            try {
+                PageReading seen = readings.content(kept).read(web);
+                page(new CheckedPage(seen, seen), browser);
+            } catch (IllegalArgumentException | Fault e) {
+                LOG.error("The reading {} cannot be used", kept.id(), e);
+                String why = "what a browser read of it is damaged; read it again";
+                keep(
+                        CheckedText.empty(kept.url(), browser),
+                        position -> new PageLine(position, kept.url(), "", why, 0, 0, 0, 0, 0, 0, browser));
+            }
+        }
+
         @Override
         public void page(CheckedPage page) {
+            page(page, null);
+        }
+
+        private void page(CheckedPage page, @Nullable ReadInBrowser browser) {
             Map<String, String> ofPage = fonts.add(page);
             digests.putAll(ofPage);
             used.add(page.laptop().runs());
             page.requests().forEach(request -> requests.putIfAbsent(request.url(), request));
-            CheckedText text = CheckedText.of(page, ofPage);
+            CheckedText text = CheckedText.of(page, ofPage, browser);
             text.notes().stream().limit(Math.max(0, MOST_NOTES - notes.size())).forEach(notes::add);
-            lines.add(line(page, text));
-            transaction.executeWithoutResult(status -> pages.save(new CheckedPageEntity(id, lines.size() - 1, text)));
+            keep(text, position -> line(position, page, text));
         }
 
-        private PageLine line(CheckedPage page, CheckedText text) {
+        private void keep(CheckedText text, IntFunction<PageLine> line) {
+            int position = lines.size();
+            lines.add(line.apply(position));
+            transaction.executeWithoutResult(status -> pages.save(new CheckedPageEntity(id, position, text)));
+        }
+
+        private static PageLine line(int position, CheckedPage page, CheckedText text) {
             List<PageRequest> asked = page.laptop().requests();
             return new PageLine(
-                    lines.size(),
+                    position,
                     page.url(),
                     text.title(),
                     page.laptop().isRead() ? null : page.laptop().why(),
@@ -195,7 +234,8 @@ class CheckRunner {
                             .filter(request -> request.use() == Use.FONT)
                             .mapToLong(PageRequest::bytes)
                             .sum(),
-                    asked.size());
+                    asked.size(),
+                    text.browser());
         }
 
         private static int count(CheckedText text, String severity) {

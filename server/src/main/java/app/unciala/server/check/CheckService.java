@@ -57,6 +57,7 @@ public class CheckService {
     private final SiteCheckRepository checks;
     private final CheckedPageRepository pages;
     private final CheckPlans plans;
+    private final KeptReadings readings;
     private final SiteService sites;
     private final IntakeService intakes;
     private final ShownFonts fonts;
@@ -72,6 +73,7 @@ public class CheckService {
             SiteCheckRepository checks,
             CheckedPageRepository pages,
             CheckPlans plans,
+            KeptReadings readings,
             SiteService sites,
             IntakeService intakes,
             ShownFonts fonts,
@@ -85,6 +87,7 @@ public class CheckService {
         this.checks = checks;
         this.pages = pages;
         this.plans = plans;
+        this.readings = readings;
         this.sites = sites;
         this.intakes = intakes;
         this.fonts = fonts;
@@ -184,9 +187,16 @@ public class CheckService {
     /** Asks for a check; one that waits or runs already is given instead. */
     public CheckLine start(String siteId) {
         sites.get(siteId);
-        if (plans.get(siteId).plan().addresses().isEmpty()) {
+        if (plans.get(siteId).plan().addresses().isEmpty() && !readings.hasAny(siteId)) {
             throw Fault.conflict("Name a page to check first: the site has no domain that visitors see.");
         }
+        return start(siteId, actor.name());
+    }
+
+    /** Asks for a check that knows what was just changed: one that is under way is stopped. */
+    CheckLine startAnew(String siteId) {
+        transaction.executeWithoutResult(status ->
+                checks.findBySiteIdAndStateIn(siteId, UNDER_WAY).forEach(check -> check.stop(clock.instant())));
         return start(siteId, actor.name());
     }
 

@@ -8,6 +8,7 @@ import app.unciala.core.page.Run;
 import app.unciala.core.page.Run.Given;
 import app.unciala.server.inventory.Texts;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -17,11 +18,25 @@ import org.jspecify.annotations.Nullable;
  *
  * @param runs in the order of the page, as on a laptop; the first 1,500
  * @param allRuns how many there are
+ * @param browser by whom it was read in a browser; null if the server read it
  */
-public record CheckedText(String url, String title, List<RunView> runs, int allRuns, List<PageNote> notes) {
-    static final CheckedText NONE = new CheckedText("", "", List.of(), 0, List.of());
+public record CheckedText(
+        String url,
+        String title,
+        List<RunView> runs,
+        int allRuns,
+        List<PageNote> notes,
+        @Schema(types = {"object", "null"}) @Nullable ReadInBrowser browser) {
+    static final CheckedText NONE = empty("", null);
     private static final int MOST_RUNS = 1_500;
     private static final int LONGEST = 600;
+
+    /**
+     * Who read a page in their own browser.
+     *
+     * @param textKept whether its texts are whole; otherwise each is its characters only
+     */
+    public record ReadInBrowser(String by, Instant at, boolean textKept) {}
 
     /**
      * A text.
@@ -83,7 +98,7 @@ public record CheckedText(String url, String title, List<RunView> runs, int allR
             boolean onPhoneOnly) {}
 
     /** {@code digests} are those of the page's fonts, by address. */
-    static CheckedText of(CheckedPage page, Map<String, String> digests) {
+    static CheckedText of(CheckedPage page, Map<String, String> digests, @Nullable ReadInBrowser browser) {
         PageReading laptop = page.laptop();
         return new CheckedText(
                 page.url(),
@@ -93,7 +108,13 @@ public record CheckedText(String url, String title, List<RunView> runs, int allR
                         .map(run -> view(run, digests))
                         .toList(),
                 laptop.runs().size(),
-                notes(page));
+                notes(page),
+                browser);
+    }
+
+    /** A page of which nothing is known. */
+    static CheckedText empty(String url, @Nullable ReadInBrowser browser) {
+        return new CheckedText(url, "", List.of(), 0, List.of(), browser);
     }
 
     private static List<PageNote> notes(CheckedPage page) {

@@ -20,7 +20,7 @@ public class StoredFiles {
     private static final Logger LOG = LoggerFactory.getLogger(StoredFiles.class);
     private static final Duration UNNAMED_FOR = Duration.ofDays(7);
     private static final String NAMED = "select sha256 from face_file union select sha256 from agreement"
-            + " union select sha256 from pack union select sha256 from shown_font union select i.sha256 from intake_item i join intake n on n.id = i.intake_id"
+            + " union select sha256 from pack union select sha256 from shown_font union select sha256 from page_reading union select i.sha256 from intake_item i join intake n on n.id = i.intake_id"
             + " where n.state = 'ACCEPTED' and i.kind in ('LICENSE_TEXT', 'README')";
 
     private final FileStore store;

@@ -50,9 +50,11 @@ public record TextStyle(
         CAPITALIZE
     }
 
+    public static final List<FamilyName> INITIAL_FAMILIES = List.of(new FamilyName("Times New Roman", false));
+
     /** What the root inherits. */
     static final TextStyle INITIAL = new TextStyle(
-            List.of(new FamilyName("Times New Roman", false)),
+            INITIAL_FAMILIES,
             List.of(),
             16,
             400,
@@ -75,6 +77,29 @@ public record TextStyle(
     /** The size it is painted in: browsers keep what is only relative legible. */
     public double usedSize() {
         return sizeOrigin.absolute() || size <= 0 ? size : Math.max(SMALLEST, size);
+    }
+
+    /**
+     * The style as a browser says it is; the rules that were worked out for the family stay only if they say the same
+     * one. Texts are known as they are painted then.
+     */
+    public TextStyle seenAs(
+            List<FamilyName> seen, double seenSize, double seenWeight, Slope seenSlope, double seenWidth) {
+        return new TextStyle(
+                seen,
+                seen.equals(families) ? familyRules : List.of(),
+                seenSize,
+                seenWeight,
+                seenSlope,
+                seenWidth,
+                fakesBold,
+                fakesSlope,
+                Transform.NONE,
+                true,
+                true,
+                content,
+                new SizeOrigin(-1, true),
+                variables);
     }
 
     /** A text as it is painted. */
