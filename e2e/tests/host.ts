@@ -14,12 +14,17 @@ const types: Record<string, string> = {
 /** A stand-in host: what it serves by path, with the requests it refused. */
 export type Host = { url: string; refused: string[]; close: () => void };
 
+/** What is served only to whoever sends a cookie, and what the others get. */
+type Guarded = Record<string, { cookie: string; otherwise: string }>;
+
 /** Serves some texts and files on a free port; everything else is not found. */
-export function host(files: Map<string, Buffer | string>): Promise<Host> {
+export function host(files: Map<string, Buffer | string>, guarded: Guarded = {}): Promise<Host> {
   const refused: string[] = [];
   const server: Server = createServer((request, response) => {
     const path = decodeURIComponent((request.url ?? "/").replace(/[?#].*$/, ""));
-    const body = files.get(path);
+    const guard = guarded[path];
+    const isIn = !guard || (request.headers.cookie ?? "").includes(guard.cookie);
+    const body = isIn ? files.get(path) : guard.otherwise;
     if (body === undefined) {
       refused.push(path);
       response.statusCode = 404;

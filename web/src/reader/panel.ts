@@ -23,7 +23,7 @@ const look = `
 /** Shows what will be taken along, and sends or copies it as the person asks. */
 export function openPanel(page: Document, { server, key }: Target, read: Reader) {
   const host = page.createElement(ownElement);
-  const root = host.attachShadow({ mode: "closed" });
+  const root = host.attachShadow({ mode: "open" });
   const sheet = new CSSStyleSheet();
   sheet.replaceSync(look);
   root.adoptedStyleSheets = [sheet];

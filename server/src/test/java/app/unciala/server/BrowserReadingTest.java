@@ -163,7 +163,7 @@ class BrowserReadingTest {
                 .isEqualTo(404);
         Answer elsewhere = sent(key, reading("https://other.example/"));
         assertThat(elsewhere.status()).isEqualTo(422);
-        assertThat(elsewhere.text()).contains("none of the domains of “Letters”: letters.example");
+        assertThat(elsewhere.text()).contains("none of the domains of “Letters”, which are letters.example, nor");
         Answer answer = sent(key, reading("https://letters.example/inbox"));
         JsonNode check = done(startedBy(answer));
         assertThat(answer.header("Access-Control-Allow-Origin")).isEqualTo("*");
@@ -182,6 +182,21 @@ class BrowserReadingTest {
                                 Map.of("Content-Type", "application/json"))
                         .status())
                 .isIn(401, 403);
+    }
+
+    @Test
+    void aPageOnOnesOwnMachineIsReadForAnySite() {
+        String site = caller.site("Draft", "draft.example", family);
+        JsonNode check = done(startedBy(
+                caller.send("POST", "/api/sites/" + site + "/page-readings", reading("http://localhost:5173/draft"))));
+        JsonNode page = check.get("pages")
+                .valueStream()
+                .filter(one -> one.get("url").asString().contains("localhost"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(page.get("errors").asInt()).as("the bold is faked there too").isEqualTo(1);
+        assertThat(check.get("thirdParties")).isEmpty();
+        assertThat(check.get("fonts").get(0).get("fromOthers").asBoolean()).isFalse();
     }
 
     @Test

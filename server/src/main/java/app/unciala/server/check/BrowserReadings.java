@@ -1,5 +1,6 @@
 package app.unciala.server.check;
 
+import app.unciala.core.domain.DomainName;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.BrowserReading;
 import app.unciala.server.check.CheckService.CheckLine;
@@ -123,14 +124,24 @@ public class BrowserReadings {
 
     private void keep(String siteId, BrowserReading reading) {
         Site site = sites.get(siteId);
-        if (!site.domains().contains(Addresses.host(reading.page()))) {
+        String host = Addresses.host(reading.page());
+        if (!site.domains().contains(host) && !isLocal(host)) {
             throw Fault.invalid(
                     "page",
-                    reading.page() + " is on none of the domains of “" + site.name() + "”: "
-                            + String.join(", ", site.domains()) + ".");
+                    reading.page() + " is on none of the domains of “" + site.name() + "”, which are "
+                            + String.join(", ", site.domains()) + ", nor on a local host.");
         }
         kept.keep(siteId, reading, clock.instant(), actor.name());
         history.record(Deed.of("site", siteId, site.name(), "Took a reading of " + reading.page() + " from a browser"));
+    }
+
+    /** Pages are built on machines of one's own before they go to a domain. */
+    private static boolean isLocal(String host) {
+        try {
+            return DomainName.parse(host).isLocal();
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
     }
 
     /** Forgets a reading; the next check asks the server of the page again, if it is to be read at all. */

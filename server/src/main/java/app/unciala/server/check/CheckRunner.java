@@ -119,6 +119,8 @@ class CheckRunner {
     private final class Running implements SiteReader.Listener {
         private final String id;
         private final Site site;
+        private final List<PageReadingEntity> kept;
+        private final Set<String> ownHosts;
         private final FontGathering fonts;
         private final UsedRoles used = new UsedRoles();
         private final List<PageLine> lines = new ArrayList<>();
@@ -130,13 +132,15 @@ class CheckRunner {
         Running(SiteCheckEntity check) {
             id = check.id();
             site = sites.get(check.siteId());
-            fonts = new FontGathering(store, sketches, families, site.domains());
+            kept = readings.of(site.id());
+            ownHosts = Stream.concat(site.domains().stream(), kept.stream().map(one -> Addresses.host(one.url())))
+                    .collect(Collectors.toSet());
+            fonts = new FontGathering(store, sketches, families, ownHosts);
         }
 
         void run() throws IOException {
             transaction.executeWithoutResult(status -> pages.deleteByCheckId(id));
             CheckPlan plan = plans.get(site.id()).plan();
-            List<PageReadingEntity> kept = readings.of(site.id());
             SitePlan reading = new SitePlan(
                     plan.addresses().stream()
                             .filter(address -> site.domains().contains(Addresses.host(address)))
@@ -163,7 +167,7 @@ class CheckRunner {
                     lines,
                     found,
                     notes,
-                    ThirdParties.of(requests.values(), site.domains()),
+                    ThirdParties.of(requests.values(), ownHosts),
                     usedRoles(),
                     pack.map(this::onHost).orElse(null));
             transaction.executeWithoutResult(status -> keep(report));
