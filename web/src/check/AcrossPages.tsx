@@ -5,7 +5,8 @@ import { api, bodyOf, editing } from "../shared/api/client";
 import { useChange } from "../shared/api/queries";
 import type { PackOnHost, PageCheck, Role, Site } from "../shared/api/types";
 import { day, listed } from "../shared/parts/format";
-import { fileName, shortAddress } from "./pages";
+import { shortAddress } from "../shared/parts/address";
+import { fileName } from "./pages";
 import { kindOf, placedWords, roleAdded, words } from "./words";
 
 /** What changed since the check before, if there was one. */

@@ -6,7 +6,8 @@ import { Leaf, Line } from "../shared/layout/Leaf";
 import { SiteLeaves } from "../shared/layout/SiteLeaves";
 import { Copy } from "../shared/parts/Copy";
 import { NotHere } from "../shared/states/NotHere";
-import { blocks, fileName, isGivenOtherwise, notesOfNoText, shortAddress, stretches, styleOf } from "./pages";
+import { shortAddress } from "../shared/parts/address";
+import { blocks, fileName, isGivenOtherwise, notesOfNoText, stretches, styleOf } from "./pages";
 import { useChecks } from "./useChecks";
 import { askedInWords, browserInWords, givenInWords, kindOf, pageStanding, words } from "./words";
 

@@ -7,7 +7,7 @@ import type { FoundFont, PageCheck } from "../shared/api/types";
 import { inFont, useLetters } from "../shared/font/storedFont";
 import { baseName } from "../shared/parts/format";
 import { Verdict } from "../shared/parts/Verdict";
-import { fontsInOrder, sameVerdicts } from "./pages";
+import { fontsInOrder, hasOwnCopy, sameVerdicts } from "./pages";
 import { heldInWords, whereInWords, words } from "./words";
 
 /** The fonts that paint the pages' texts: found, held, allowed on these very hosts. */
@@ -47,6 +47,12 @@ export function FoundFonts({ check }: { check: PageCheck }) {
                         {verdict.reason && <div className="quiet small">{verdict.reason}</div>}
                       </div>
                     ))}
+                    {hasOwnCopy(font) && (
+                      <div className="small">
+                        {words.ownCopy}{" "}
+                        <Link to={`/sites/${check.line.siteId}/delivery`}>{words.deliver}</Link>
+                      </div>
+                    )}
                   </td>
                 </tr>
               ))}

@@ -9,7 +9,8 @@ import type { KeptReading } from "../shared/api/types";
 import { Line } from "../shared/layout/Leaf";
 import { Copy } from "../shared/parts/Copy";
 import { Shown } from "../shared/states/States";
-import { shortAddress } from "./pages";
+
+import { shortAddress } from "../shared/parts/address";
 import { asBookmark, forConsole, pastedReading } from "./reader";
 import { keyInWords, readingInWords, words } from "./words";
 
@@ -38,6 +39,7 @@ export function FromBrowser({ siteId }: { siteId: string }) {
   );
 }
 
+/** What a reading begins with: the reader by two ways, and the key it is sent with. */
 function Reader({ siteId }: { siteId: string }) {
   const script = useQuery({
     queryKey: ["reader"],
@@ -58,35 +60,37 @@ function Reader({ siteId }: { siteId: string }) {
   return (
     <Shown of={script} lines={2}>
       {(reader) => (
-        <>
-          <div className="in-a-row">
+        <dl className="ways">
+          <dt>
             <Bookmark address={asBookmark(reader, { server, key: null })} />
-            <span className="quiet small">{words.browserDrag}</span>
-          </div>
-          <div className="in-a-row">
+          </dt>
+          <dd>{words.browserDrag}</dd>
+          <dt>
             <Copy
               label={words.browserConsole}
               text={forConsole(reader, { server, key: key.data?.key ?? null })}
             />
-            <span className="quiet small">{words.browserConsoleHelp}</span>
-          </div>
-          <div className="in-a-row">
+          </dt>
+          <dd>{words.browserConsoleHelp}</dd>
+          <dt>
+            {key.data ? (
+              <Copy label={words.browserCopyKey} text={key.data.key} />
+            ) : (
+              <Button size="small" disabled={key.isPending} onClick={() => key.mutate()}>
+                {words.browserKey}
+              </Button>
+            )}
+          </dt>
+          <dd>
             {key.data ? (
               <>
-                <code className="reading-key">{key.data.key}</code>
-                <Copy text={key.data.key} />
-                <span className="quiet small">{keyInWords(key.data)}</span>
+                <code className="reading-key">{key.data.key}</code> {keyInWords(key.data)}
               </>
             ) : (
-              <>
-                <Button size="small" disabled={key.isPending} onClick={() => key.mutate()}>
-                  {words.browserKey}
-                </Button>
-                <span className="quiet small">{words.browserKeyHelp}</span>
-              </>
+              words.browserKeyHelp
             )}
-          </div>
-        </>
+          </dd>
+        </dl>
       )}
     </Shown>
   );

@@ -1,7 +1,8 @@
 import { Link } from "react-router";
 import type { PageCheck, PageLine } from "../shared/api/types";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
-import { shortAddress, sortOf } from "./pages";
+import { shortAddress } from "../shared/parts/address";
+import { sortOf } from "./pages";
 import { browserInWords, pageInNumbers, words, wrongInNumbers } from "./words";
 
 /** The pages that were read, each with what is wrong on it. */

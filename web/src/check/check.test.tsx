@@ -167,6 +167,19 @@ describe("the pages of a site", () => {
     expect(screen.queryByRole("group", { name: /browsers fake/ })).toBeNull();
   });
 
+  it("offer the agency’s own copy of what comes from others, where it is held and allowed", async () => {
+    const [font] = found.fonts;
+    const held = { how: "SAME_DRAWING" as const, familyId: "f1", familyName: "Saltern", fileName: "s.ttf" };
+    const verdicts = [{ host: "fernway.example", verdict: "ALLOWED" as const, reason: "" }];
+    const answer = { ...found, fonts: [{ ...font!, fromOthers: true, held, verdicts }] };
+    network.use(http.get("*/api/checks/c1", () => HttpResponse.json(answer)));
+    await open("/sites/s1/pages", "Fernway");
+    expect(await screen.findByRole("link", { name: "deliver your own copy" })).toHaveAttribute(
+      "href",
+      "/sites/s1/delivery",
+    );
+  });
+
   it("say why a check failed", async () => {
     const failed: CheckLine = {
       ...line,

@@ -1,17 +1,18 @@
 import { describe, expect, it } from "vitest";
 import type { FoundFont, GivenFace, HostVerdict, PageCheck, PageNote, TextRun } from "../shared/api/types";
+import { shortAddress } from "../shared/parts/address";
 import {
   blockOf,
   blocks,
   connectionsIn,
   fileName,
   fontsInOrder,
+  hasOwnCopy,
   isGivenOtherwise,
   latestDone,
   notesOfNoText,
   pagesOf,
   sameVerdicts,
-  shortAddress,
   sortOf,
   stretches,
   styleOf,
@@ -215,6 +216,10 @@ describe("a check in words", () => {
     expect(standing(check([0], { pages: [page!, silent] }))).toBe(
       `1 of 2 pages gives visitors what is asked. 1 page has ${made}`,
     );
+    const [broken] = check([2]).pages;
+    expect(standing(check([0], { pages: [broken!, silent] }))).toMatch(
+      /^1 of 2 pages gives visitors something else than is asked\. 1 page has no text/,
+    );
     expect(sortOf({ ...silent, why: "the server answers 404" })).toBe("unread");
     expect(pageStanding({ runs: [], notes: [] })).toMatch(/no text/);
   });
@@ -225,6 +230,16 @@ describe("a check in words", () => {
     expect(pageStanding({ runs: [run("p")], notes: [onPhone] })).toMatch(/^On a laptop every text/);
     expect(pageStanding({ runs: [run("p")], notes: [onPhone, note("p")] })).toMatch(/are underlined\.$/);
     expect(pageStanding({ runs: [run("p")], notes: [] })).toBe("Every text is given what it asks for.");
+  });
+
+  it("offers an own copy only of what others deliver, is held, and is allowed everywhere", () => {
+    const allowed = { host: "a.example", verdict: "ALLOWED" as const, reason: "" };
+    const held = { how: "CUT" as const, familyId: "f", familyName: "F", fileName: "f.ttf" };
+    const theirs = { ...font({}), fromOthers: true, held, verdicts: [allowed] };
+    expect(hasOwnCopy(theirs)).toBe(true);
+    expect(hasOwnCopy({ ...theirs, fromOthers: false })).toBe(false);
+    expect(hasOwnCopy({ ...theirs, held: null })).toBe(false);
+    expect(hasOwnCopy({ ...theirs, verdicts: [allowed, { ...allowed, verdict: "NOT_STATED" }] })).toBe(false);
   });
 
   it("says what of the fonts needs somebody", () => {

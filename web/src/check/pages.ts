@@ -152,6 +152,11 @@ export function fontsInOrder(fonts: readonly FoundFont[]): FoundFont[] {
   return [...fonts].sort((a, b) => rank(a) - rank(b) || b.texts - a.texts || a.name.localeCompare(b.name));
 }
 
+/** Whether what comes from a host of others could come from the site itself as well. */
+export function hasOwnCopy({ fromOthers, held, verdicts }: FoundFont): boolean {
+  return fromOthers && held !== null && verdicts.every(({ verdict }) => verdict === "ALLOWED");
+}
+
 /** How a page came out; of one without text nothing can be said. */
 export function sortOf(
   page: Pick<PageLine, "why" | "errors" | "texts">,
@@ -171,11 +176,6 @@ export function pagesOf(check: Pick<PageCheck, "pages">) {
 /** The last part of a file's address, as it is spoken of. */
 export function fileName(url: string): string {
   return baseName(url.replace(/[?#].*/, "")) || url;
-}
-
-/** An address without its scheme, and without a slash that says nothing. */
-export function shortAddress(url: string): string {
-  return url.replace(/^https?:\/\//, "").replace(/\/$/, "");
 }
 
 /** One host and port in each line, with where it is connected to: `client.example:443 → 192.0.2.7:8443`. */

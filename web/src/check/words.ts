@@ -10,7 +10,8 @@ import type {
   TextRun,
 } from "../shared/api/types";
 import { count, kB, listed, moment } from "../shared/parts/format";
-import { pagesOf, shortAddress } from "./pages";
+import { shortAddress } from "../shared/parts/address";
+import { pagesOf } from "./pages";
 
 /** What checks of pages say. */
 export const words = {
@@ -36,6 +37,8 @@ export const words = {
   takeIn: "Take it into an intake",
   takingIn: "Taking it in …",
   fromOthers: "from a host of others",
+  ownCopy: "It is held and allowed here, so visitors need not be sent to others:",
+  deliver: "deliver your own copy",
   inPack: "in the pack",
   thirdParties: "Hosts of others",
   thirdPartiesAre: "each learns the address of every visitor",
@@ -76,6 +79,7 @@ export const words = {
   browserConsole: "Copy for the console",
   browserConsoleHelp: "Or paste the reader into the console of the open page.",
   browserKey: "Make a key for sending",
+  browserCopyKey: "Copy the key",
   browserKeyHelp: "What is read is sent here with a key, or copied and pasted.",
   browserPaste: "Paste a reading",
   browserPasted: "What the reader copied",
@@ -147,7 +151,9 @@ export function standing(check: PageCheck): string {
     wrong > 0 &&
       (wrong === all
         ? `${every} ${all === 1 ? "gives its" : "give their"} visitors something else than is asked.`
-        : `${count(wrong, "page")} ${wrong === 1 ? "does" : "do"} not.`),
+        : right > 0
+          ? `${count(wrong, "page")} ${wrong === 1 ? "does" : "do"} not.`
+          : `${wrong} of ${count(all, "page")} ${wrong === 1 ? "gives" : "give"} visitors something else than is asked.`),
     silent > 0 &&
       `${silent === all ? every : count(silent, "page")} ${silent === 1 ? "has" : "have"} no text that is there without scripts, so nothing can be said of it.`,
     unread > 0 && `${count(unread, "page")} could not be read.`,

@@ -147,6 +147,41 @@ describe("a family", () => {
     expect(screen.getByText(/No file is held\. The family stays/)).toBeInTheDocument();
     await user.click(screen.getByRole("link", { name: "Use" }));
     expect(await screen.findByText("No license covers this family.")).toBeInTheDocument();
+    expect(await screen.findByText("No check found it on a page.")).toBeInTheDocument();
+  });
+
+  it("tells where checks found it on pages, or that none did", async () => {
+    recorded(family());
+    network.use(
+      http.get("*/api/families/f1/pages", () =>
+        HttpResponse.json([
+          {
+            siteId: "s1",
+            siteName: "Fernway",
+            checkId: "c1",
+            checkedAt: "2030-05-10T09:00:00Z",
+            faces: [
+              {
+                name: "Ostrel Regular",
+                how: "CUT",
+                host: "cdn.example",
+                fromOthers: true,
+                pages: [
+                  { url: "https://fernway.example/", position: 0 },
+                  { url: "https://fernway.example/more", position: 3 },
+                ],
+              },
+            ],
+          },
+        ]),
+      ),
+    );
+    await open("/families/f1/use", "Ostrel");
+    expect(await screen.findByText(/Ostrel Regular, a cut, from a host of others:/)).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: "fernway.example/more" })).toHaveAttribute(
+      "href",
+      "/sites/s1/pages/3?check=c1",
+    );
   });
 
   it("has its flags on the leaf where they are mended, and in brief on the first", async () => {

@@ -1,4 +1,4 @@
-import type { DuplicateGroup, Family, HeldFile } from "../shared/api/types";
+import type { DuplicateGroup, Family, FamilyOnSite, HeldFile } from "../shared/api/types";
 import { classificationInWords } from "../shared/font/classification";
 import { formatsOf } from "../shared/font/slots";
 import { count, kB, listed } from "../shared/parts/format";
@@ -30,6 +30,10 @@ export const words = {
   licenses: "Licenses",
   sites: "Sites",
   noSite: "No site uses this family.",
+  onPages: "Found on pages",
+  onPagesIs: "by the latest check of each site",
+  onNoPage: "No check found it on a page.",
+  fromOthers: "from a host of others",
   asksFor: "asks for",
   facts: "What the file says",
   readFrom: "read from",
@@ -182,4 +186,16 @@ export function heldTwice(groups: DuplicateGroup[]): string {
 
 export function retired(files: number): string {
   return `Retired ${count(files, "file")}.`;
+}
+
+const foundAs: Record<FamilyOnSite["faces"][number]["how"], string> = {
+  SAME_BYTES: "this very file",
+  SAME_DRAWING: "converted",
+  CUT: "a cut",
+  ALIKE: "drawn nearly alike",
+};
+
+/** A face as it was found on the pages of a site. */
+export function faceOnPages({ name, how, fromOthers }: FamilyOnSite["faces"][number]): string {
+  return `${[name, foundAs[how], fromOthers && words.fromOthers].filter(Boolean).join(", ")}:`;
 }

@@ -29,6 +29,7 @@ export const network = setupServer(
   http.get("*/api/intakes/waiting", () => HttpResponse.json({ intakes: 0 })),
   http.get("*/api/intakes", () => HttpResponse.json(page)),
   http.get("*/api/families/foundries", () => HttpResponse.json([])),
+  http.get("*/api/families/:id/pages", () => HttpResponse.json([])),
   http.get("*/api/families/:id/origins", () => HttpResponse.json({})),
   http.get("*/api/families/:id/superseded", () => HttpResponse.json([])),
   http.get("*/api/families", () => HttpResponse.json(page)),

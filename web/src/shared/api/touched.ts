@@ -42,7 +42,7 @@ const follows: Record<Exclude<Changed, "anything">, string[]> = {
   person: ["/api/people", "/api/session", "/api/history"],
   session: ["/api/session"],
   pack: ["/api/sites/{id}/packs", "/api/packs", "/api/flags", "/api/history"],
-  check: ["/api/sites/{id}/checks", "/api/checks", "/api/flags"],
+  check: ["/api/sites/{id}/checks", "/api/checks", "/api/families/{id}/pages", "/api/flags"],
   "check plan": ["/api/sites/{id}/check-plan", "/api/history"],
   "page reading": [
     "/api/sites/{id}/page-readings",

@@ -72,6 +72,7 @@ export type FoundFont = Schemas["FoundFontView"];
 export type HostVerdict = Schemas["HostVerdict"];
 export type PackOnHost = Schemas["PackOnHost"];
 export type CheckDifference = Schemas["CheckDifference"];
+export type FamilyOnSite = Schemas["OnSite"];
 export type KeptReading = Schemas["KeptReading"];
 export type CheckPlan = Schemas["CheckPlan"];
 export type SiteWeight = Schemas["WeightView"];

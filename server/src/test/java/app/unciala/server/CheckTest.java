@@ -86,6 +86,17 @@ class CheckTest {
         assertThat(proposed.get("familyId").asString()).isEqualTo(family);
         assertThat(proposed.get("faces").get(0).get("label").asString()).isEqualTo("Regular");
         assertThat(caller.kinds("?site=" + site)).isEmpty();
+        JsonNode where = caller.get("/api/families/" + family + "/pages")
+                .json()
+                .valueStream()
+                .filter(on -> on.get("siteName").asString().equals("Tarn"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(where.get("checkId").asString()).isEqualTo(id(check));
+        assertThat(where.get("faces").get(0).get("how").asString()).isEqualTo("SAME_DRAWING");
+        assertThat(texts(where.get("faces").get(0).get("pages"), "url"))
+                .containsExactly("http://tarn.example/", "http://tarn.example/more");
+        assertThat(caller.get("/api/families/nothing/pages").json()).isEmpty();
         JsonNode run = caller.get("/api/checks/" + id(check) + "/pages/0")
                 .json()
                 .get("runs")

@@ -4,6 +4,8 @@ import app.unciala.core.css.CssText;
 import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.css.cascade.Rule;
 import app.unciala.core.css.cascade.TextStyle;
+import app.unciala.core.css.cascade.TextStyle.CustomProperty;
+import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.font.Numbers;
@@ -170,14 +172,40 @@ final class RunFindings {
         add(
                 run,
                 Kind.UNDECLARED_FAMILY,
-                "“" + asked.name() + "” is asked" + where(run.style()) + ", and no rule declares it; "
+                "“" + asked.name() + "” is asked" + where(run.style()) + source(run.style())
+                        + ", and no rule declares it; "
                         + (main.isSystem() ? main.family() : name(main)) + " is given"
                         + near.map(name -> ". Declared is “" + name + "”.").orElse("."),
-                near.map(name -> run.style().familyRule().map(Rule::selector).orElse(run.path()) + " { font-family: "
-                        + written(run.style().families().stream()
-                                .map(family -> family.equals(asked) ? new FamilyName(name, false) : family)
-                                .toList())
-                        + " }"));
+                near.map(name -> corrected(run, asked, name)));
+    }
+
+    /** The rule to set instead: that of the custom property where the family comes from one. */
+    private static String corrected(Run run, FamilyName asked, String name) {
+        TextStyle style = run.style();
+        for (CustomProperty property : style.familyProperty().stream().toList()) {
+            Optional<List<FamilyName>> said = FamilyName.list(StyleSheet.tokens(property.value()));
+            if (said.filter(names -> names.contains(asked)).isPresent()) {
+                return property.rule().selector() + " { " + property.name() + ": " + renamed(said.get(), asked, name)
+                        + " }";
+            }
+        }
+        return style.familyRule().map(Rule::selector).orElse(run.path()) + " { font-family: "
+                + renamed(style.families(), asked, name) + " }";
+    }
+
+    private static String renamed(List<FamilyName> families, FamilyName asked, String name) {
+        return written(families.stream()
+                .map(family -> family.equals(asked) ? new FamilyName(name, false) : family)
+                .toList());
+    }
+
+    private static String source(TextStyle style) {
+        return style.familyProperty()
+                .map(property -> " from " + property.name() + " of "
+                        + property.rule().selector() + " ("
+                        + fileName(property.rule().url()) + ", line "
+                        + property.rule().line() + ")")
+                .orElse("");
     }
 
     /** The declared name that was probably meant; one may have a word more than the other. */

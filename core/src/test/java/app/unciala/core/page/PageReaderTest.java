@@ -42,6 +42,26 @@ class PageReaderTest {
     }
 
     @Test
+    void aFamilyThatComesFromACustomPropertyIsCorrectedWhereThatIsSet() {
+        serve("regular.ttf", REGULAR);
+        String page = """
+                <!doctype html><style>
+                @font-face { font-family: Harrow; src: url(regular.ttf) }
+                :root { --brand: "Harow", Georgia; --text: Harrow }
+                h1 { font-family: var(--brand), serif }
+                p { font-family: var( --none, Harow ), serif } nav { --brand: Harow; font-family: inherit }
+                </style><h1>Title <i>all</i></h1><p>Plain</p><nav>Go</nav>""";
+        List<PageFinding> undeclared = read(page).findings().stream()
+                .filter(finding -> finding.kind() == Kind.UNDECLARED_FAMILY)
+                .toList();
+        assertThat(undeclared)
+                .extracting(finding -> finding.fix().orElseThrow())
+                .containsExactly(":root { --brand: \"Harrow\", \"Georgia\" }", "p { font-family: \"Harrow\", serif }");
+        assertThat(undeclared.get(0).message())
+                .contains("by h1 (page.html, line 4) from --brand of :root (page.html, line 3)");
+    }
+
+    @Test
     void everyRunSaysWhatIsAskedAndGiven() {
         serve("regular.ttf", REGULAR);
         serve("bold.ttf", BOLD);

@@ -3,6 +3,7 @@ package app.unciala.server.check;
 import app.unciala.server.check.CheckPlans.VersionedPlan;
 import app.unciala.server.check.CheckService.CheckLine;
 import app.unciala.server.check.CheckService.CheckView;
+import app.unciala.server.check.FamilyOnPages.OnSite;
 import app.unciala.server.check.PrivateHosts.PrivateHost;
 import app.unciala.server.http.Versions;
 import app.unciala.server.listing.Page;
@@ -30,11 +31,13 @@ class CheckController {
     private final CheckService checks;
     private final CheckPlans plans;
     private final PrivateHosts privateHosts;
+    private final FamilyOnPages onPages;
 
-    CheckController(CheckService checks, CheckPlans plans, PrivateHosts privateHosts) {
+    CheckController(CheckService checks, CheckPlans plans, PrivateHosts privateHosts, FamilyOnPages onPages) {
         this.checks = checks;
         this.plans = plans;
         this.privateHosts = privateHosts;
+        this.onPages = onPages;
     }
 
     /** The intake that a font was taken into. */
@@ -75,6 +78,11 @@ class CheckController {
     @PostMapping("/checks/{id}/fonts/{sha256}/intake")
     ResponseEntity<TakenIn> takeIn(@PathVariable String id, @PathVariable String sha256) {
         return ResponseEntity.status(HttpStatus.ACCEPTED).body(new TakenIn(checks.takeIn(id, sha256)));
+    }
+
+    @GetMapping("/families/{id}/pages")
+    List<OnSite> pagesOfFamily(@PathVariable String id) {
+        return onPages.of(id);
     }
 
     @GetMapping("/sites/{id}/check-plan")

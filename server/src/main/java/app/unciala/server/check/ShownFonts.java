@@ -70,6 +70,15 @@ class ShownFonts {
                 .map(face -> new HeldAs(how.apply(face), face.familyId(), face.familyName(), face.fileName()));
     }
 
+    /** The sites whose latest check found a font of a family, as it was held then or is drawn now. */
+    Set<String> sitesShowing(String familyId) {
+        return new TreeSet<>(database.sql("select site_id from shown_font where family_id = :family or drawing in"
+                        + " (select drawing from face_file where family_id = :family)")
+                .param("family", familyId)
+                .query(String.class)
+                .list());
+    }
+
     /** Keeps the fonts of a site's latest check to be looked up by; gives the families of these and of those before. */
     Set<String> replace(String siteId, List<FoundFont> fonts) {
         Map<String, HeldAs> held = held(fonts);

@@ -5,6 +5,7 @@ import app.unciala.core.css.cascade.CascadedValues.CascadedValue;
 import app.unciala.core.css.cascade.PageSheets.Registered;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
+import app.unciala.core.css.cascade.TextStyle.CustomProperty;
 import app.unciala.core.css.cascade.TextStyle.Transform;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
@@ -170,6 +171,7 @@ public final class Cascade {
         return new TextStyle(
                 families,
                 said.isInherited() ? parent.familyRules() : said.rules(),
+                said.isInherited() ? parent.familyProperty() : customProperty(said.property(), variables),
                 size.pixels(),
                 values.of(Property.WEIGHT, value -> weight(value, parent, lengths))
                         .or(parent.weight(), 400.0),
@@ -195,10 +197,21 @@ public final class Cascade {
                 said.initial().ifPresent(value -> declared.put(name, value));
             }
         });
-        found.custom()
-                .forEach((name, candidates) ->
-                        declared.put(name, candidates.get(0).entry().text()));
-        return parent.variables().with(declared);
+        Map<String, Rule> rules = new HashMap<>();
+        found.custom().forEach((name, candidates) -> {
+            declared.put(name, candidates.get(0).entry().text());
+            if (candidates.get(0).isAuthors()) {
+                rules.put(name, candidates.get(0).rule());
+            }
+        });
+        return parent.variables().with(declared, rules);
+    }
+
+    /** The custom property that a value comes from, with where it is said. */
+    private static Optional<CustomProperty> customProperty(Optional<String> name, Variables variables) {
+        return name.flatMap(known -> variables
+                .rule(known)
+                .flatMap(rule -> variables.value(known).map(value -> new CustomProperty(known, value.strip(), rule))));
     }
 
     private static Optional<Double> weight(List<Token> value, TextStyle parent, Lengths lengths) {

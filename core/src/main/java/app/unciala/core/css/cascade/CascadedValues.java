@@ -21,8 +21,9 @@ final class CascadedValues {
      *
      * @param value nothing where it is the initial value, or the inherited one
      * @param rules those of the page that say it, the one that won first
+     * @param property the first custom property that the one that won refers to
      */
-    record CascadedValue<T>(Optional<T> value, boolean isInherited, List<Rule> rules) {
+    record CascadedValue<T>(Optional<T> value, boolean isInherited, List<Rule> rules, Optional<String> property) {
         T or(T inherited, T initial) {
             return value.orElse(isInherited ? inherited : initial);
         }
@@ -39,10 +40,10 @@ final class CascadedValues {
             if (keyword.isPresent()) {
                 switch (keyword.get()) {
                     case "inherit" -> {
-                        return new CascadedValue<>(Optional.empty(), true, List.of());
+                        return new CascadedValue<>(Optional.empty(), true, List.of(), Optional.empty());
                     }
                     case "initial" -> {
-                        return new CascadedValue<>(Optional.empty(), false, rules(declared, at));
+                        return new CascadedValue<>(Optional.empty(), false, rules(declared, at), Optional.empty());
                     }
                     case "revert" -> at = after(declared, at, true);
                     case "revert-layer" -> at = after(declared, at, false);
@@ -54,7 +55,11 @@ final class CascadedValues {
             }
             Optional<T> result = value.flatMap(read);
             if (result.isPresent()) {
-                return new CascadedValue<>(result, false, rules(declared, at));
+                return new CascadedValue<>(
+                        result,
+                        false,
+                        rules(declared, at),
+                        entry.refers() ? Variables.firstIn(entry.text()) : Optional.empty());
             }
             // A value with var() that comes to nothing counts all the same (CSS Variables 1, section 3.1).
             if (entry.refers()) {
@@ -66,7 +71,7 @@ final class CascadedValues {
     }
 
     private static <T> CascadedValue<T> unset(Property property) {
-        return new CascadedValue<>(Optional.empty(), property.isInherited(), List.of());
+        return new CascadedValue<>(Optional.empty(), property.isInherited(), List.of(), Optional.empty());
     }
 
     /** The first candidate of another origin, or of another layer. */

@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
  * @param families the list asked for, in order
  * @param familyRules where the family is said: the rule that won, and then those it beat, on this element or the one
  *     that it is inherited from; nothing where only browsers say it
+ * @param familyProperty the custom property that the rule that won takes the family from, if it does
  * @param size in CSS pixels
  * @param weight from 1 to 1000
  * @param width in percent of the normal width
@@ -24,6 +25,7 @@ import java.util.regex.Pattern;
 public record TextStyle(
         List<FamilyName> families,
         List<Rule> familyRules,
+        Optional<CustomProperty> familyProperty,
         double size,
         double weight,
         Slope slope,
@@ -42,6 +44,9 @@ public record TextStyle(
     /** Where a size comes from: the place of its keyword in the table, from 0, or -1; and whether it is absolute. */
     record SizeOrigin(int keyword, boolean absolute) {}
 
+    /** A custom property with its value, and the rule that says it. */
+    public record CustomProperty(String name, String value, Rule rule) {}
+
     /** What is done to letters before they are painted. */
     enum Transform {
         NONE,
@@ -56,6 +61,7 @@ public record TextStyle(
     static final TextStyle INITIAL = new TextStyle(
             INITIAL_FAMILIES,
             List.of(),
+            Optional.empty(),
             16,
             400,
             Slope.UPRIGHT,
@@ -88,6 +94,7 @@ public record TextStyle(
         return new TextStyle(
                 seen,
                 seen.equals(families) ? familyRules : List.of(),
+                familyProperty.filter(any -> seen.equals(families)),
                 seenSize,
                 seenWeight,
                 seenSlope,

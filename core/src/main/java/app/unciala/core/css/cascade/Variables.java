@@ -13,13 +13,15 @@ import java.util.Set;
 
 /** The custom properties of an element (CSS Variables 1), and values with {@code var()} in them put together. */
 final class Variables {
-    static final Variables NONE = new Variables(Map.of());
+    static final Variables NONE = new Variables(Map.of(), Map.of());
     private static final int LONGEST = 100_000;
 
     private final Map<String, String> values;
+    private final Map<String, Rule> rules;
 
-    private Variables(Map<String, String> values) {
+    private Variables(Map<String, String> values, Map<String, Rule> rules) {
         this.values = values;
+        this.rules = rules;
     }
 
     static boolean refers(List<Token> value) {
@@ -31,13 +33,30 @@ final class Variables {
                 && (token.value().equalsIgnoreCase("var") || token.value().equalsIgnoreCase("env"));
     }
 
+    /** The first custom property that a value refers to. */
+    static Optional<String> firstIn(String value) {
+        List<Token> tokens = StyleSheet.tokens(value);
+        for (int i = 0; i < tokens.size(); i++) {
+            if (isReference(tokens.get(i)) && tokens.get(i).value().equalsIgnoreCase("var")) {
+                List<Token> inside = StyleSheet.trimmed(tokens.subList(i + 1, StyleSheet.closing(tokens, i)));
+                return inside.stream().findFirst().map(Token::value);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The rule of the page that says the value of a custom property, if one does. */
+    Optional<Rule> rule(String name) {
+        return Optional.ofNullable(rules.get(name));
+    }
+
     /** The value of a custom property; nothing where it has none. */
     Optional<String> value(String name) {
         return Optional.ofNullable(values.get(name));
     }
 
-    /** Those of an element whose own declarations say this, by name; those not declared are inherited. */
-    Variables with(Map<String, String> declared) {
+    /** Those of an element whose own declarations say this, by name and by rule; those not declared are inherited. */
+    Variables with(Map<String, String> declared, Map<String, Rule> by) {
         if (declared.isEmpty()) {
             return this;
         }
@@ -46,7 +65,10 @@ final class Variables {
         declared.keySet().forEach(name -> resolving
                 .resolved(name)
                 .ifPresentOrElse(value -> all.put(name, value), () -> all.remove(name)));
-        return new Variables(all);
+        Map<String, Rule> allRules = new HashMap<>(rules);
+        allRules.keySet().removeAll(declared.keySet());
+        allRules.putAll(by);
+        return new Variables(all, allRules);
     }
 
     /** A value with each {@code var()} replaced by what it stands for; nothing where one stands for nothing. */

@@ -23,7 +23,7 @@ class VariablesTest {
                 declared.put("--v" + i, of < 0 ? "a" + i : "b" + i + " var(--v" + of + ")");
                 expected[i] = of < 0 ? "a" + i : "b" + i + " " + expected[of];
             }
-            Variables variables = Variables.NONE.with(declared);
+            Variables variables = Variables.NONE.with(declared, Map.of());
             for (int i = 0; i < count; i++) {
                 assertThat(plain(variables, "--v" + i)).isEqualTo(expected[i]);
             }
@@ -32,8 +32,8 @@ class VariablesTest {
 
     @Test
     void whatRefersToItselfHasNoValueAndItsFallbackCounts() {
-        Variables variables =
-                Variables.NONE.with(Map.of("--a", "var(--b)", "--b", "var(--a, x)", "--c", "c", "--d", "var(--d)"));
+        Variables variables = Variables.NONE.with(
+                Map.of("--a", "var(--b)", "--b", "var(--a, x)", "--c", "c", "--d", "var(--d)"), Map.of());
         assertThat(variables.value("--d")).isEmpty();
         assertThat(variables
                         .substituted("var(--d, var(--none, 3px))")
@@ -56,13 +56,13 @@ class VariablesTest {
 
     @Test
     void whatAnElementDoesNotDeclareItInherits() {
-        Variables parent = Variables.NONE.with(Map.of("--a", "one", "--b", "two"));
-        Variables child = parent.with(Map.of("--a", "initial", "--c", "var(--b)", "--b", "inherit"));
+        Variables parent = Variables.NONE.with(Map.of("--a", "one", "--b", "two"), Map.of());
+        Variables child = parent.with(Map.of("--a", "initial", "--c", "var(--b)", "--b", "inherit"), Map.of());
         assertThat(child.value("--a")).isEmpty();
         assertThat(plain(child, "--b")).isEqualTo("two");
         assertThat(plain(child, "--c")).isEqualTo("two");
         assertThat(plain(parent, "--a")).as("the parent keeps its own").isEqualTo("one");
-        assertThat(parent.with(Map.of())).isSameAs(parent);
+        assertThat(parent.with(Map.of(), Map.of())).isSameAs(parent);
     }
 
     private static String plain(Variables variables, String name) {
