@@ -7,7 +7,7 @@ import type { PackOnHost, PageCheck, Role, Site } from "../shared/api/types";
 import { day, listed } from "../shared/parts/format";
 import { shortAddress } from "../shared/parts/address";
 import { fileName } from "./pages";
-import { kindOf, placedWords, roleAdded, words } from "./words";
+import { kindOf, placedRuleInWords, placedWords, roleAdded, words } from "./words";
 
 /** What changed since the check before, if there was one. */
 export function Changes({ check }: { check: PageCheck }) {
@@ -118,6 +118,13 @@ export function PlacedPack({ pack }: { pack: PackOnHost }) {
         {pack.files.map((file) => (
           <li key={file.path} className={file.state === "SAME" ? undefined : "ochre"}>
             <span className="digest">{file.path}</span> <span>{placedWords[file.state] ?? file.state}</span>
+            {file.rules.map((rule) => (
+              <div key={rule.line} className="placed-rule">
+                <code>{rule.rule}</code>
+                <div className="quiet small">{placedRuleInWords(rule)}</div>
+                {rule.found !== null && <code>{rule.found}</code>}
+              </div>
+            ))}
           </li>
         ))}
       </ul>

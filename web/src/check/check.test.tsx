@@ -69,7 +69,18 @@ const found: PageCheck = {
   pack: {
     packId: "p1",
     madeAt: "2030-05-01T09:00:00Z",
-    files: [{ path: "fonts/a.woff2", state: "OTHER", url: "https://fernway.example/a.woff2" }],
+    files: [
+      { path: "fonts/a.woff2", state: "OTHER", url: "https://fernway.example/a.woff2", rules: [] },
+      {
+        path: "type.css",
+        state: "OTHER",
+        url: "https://fernway.example/type.css",
+        rules: [
+          { line: 3, rule: "h1 { font-weight: 700 }", found: "h1 { font-weight: 400 }", foundLine: 12 },
+          { line: 4, rule: "p { font-size: 15px }", found: null, foundLine: 0 },
+        ],
+      },
+    ],
   },
   changedSince: "2030-05-09T09:00:00Z",
   changes: {
@@ -114,7 +125,9 @@ describe("the pages of a site", () => {
       "/sites/s1/pages/0?check=c1",
     );
     expect(screen.getByText("letters.example")).toBeInTheDocument();
-    expect(screen.getByText("another file under this name")).toBeInTheDocument();
+    expect(screen.getAllByText("another file under this name")).toHaveLength(2);
+    expect(screen.getByText("Line 3 of the pack; on its host, line 12 says:")).toBeInTheDocument();
+    expect(screen.getByText("Line 4 of the pack is not there.")).toBeInTheDocument();
     expect(
       within(screen.getByRole("list", { name: "Gone" })).getByText(/Third party: It is gone\./),
     ).toBeVisible();

@@ -4,6 +4,7 @@ import type {
   FoundFont,
   GivenFace,
   KeptReading,
+  PackOnHost,
   PageCheck,
   PageLine,
   Role,
@@ -250,6 +251,17 @@ export function readingInWords(reading: KeptReading): string {
 /** How long a key is good. */
 export function keyInWords({ endsAt }: { endsAt: string }): string {
   return `Good for one reading, until ${moment(endsAt)}.`;
+}
+
+/** What became of a rule of the pack’s style sheet. */
+export function placedRuleInWords({
+  line,
+  found,
+  foundLine,
+}: PackOnHost["files"][number]["rules"][number]): string {
+  return found === null
+    ? `Line ${line} of the pack is not there.`
+    : `Line ${line} of the pack; on its host, line ${foundLine} says:`;
 }
 
 /** How a page came out, above its text. */

@@ -1,14 +1,21 @@
 package app.unciala.bench;
 
+import app.unciala.core.check.CheckedPage;
+import app.unciala.core.check.SitePlan;
+import app.unciala.core.check.SiteReader;
 import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.page.PageReader;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Resource;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -19,7 +26,10 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Reading a page of 5,000 elements with 300 kB of style sheets: parsing, the cascade, and what paints each text. */
+/**
+ * Reading a page of 5,000 elements with 300 kB of style sheets: parsing, the cascade, and what paints each text; and
+ * checking a site of fifty pages of 1,000 elements under the same style sheet, each in two windows.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -28,6 +38,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class PageBench {
     private final Resources host = host(page(5000), css(300_000));
+    private final Resources smallPages = host(page(1000), css(300_000));
 
     private static String page(int elements) {
         StringBuilder html = new StringBuilder("<!doctype html><link rel=stylesheet href=type.css><body>");
@@ -63,6 +74,26 @@ public class PageBench {
         Resource sheet = new Resource(
                 "https://a.example/type.css", 200, Map.of(), css.getBytes(StandardCharsets.UTF_8), Optional.empty());
         return (url, use) -> url.endsWith("css") ? sheet : page;
+    }
+
+    @Benchmark
+    public int fiftyPages() {
+        List<String> pages =
+                IntStream.range(0, 50).mapToObj(i -> "https://a.example/" + i).toList();
+        SitePlan plan = new SitePlan(pages, Set.of("a.example"), Set.of(), false, 50);
+        List<CheckedPage> read = new ArrayList<>();
+        SiteReader.read(plan, smallPages, new SiteReader.Listener() {
+            @Override
+            public boolean reading(String url, int pagesRead, int known) {
+                return true;
+            }
+
+            @Override
+            public void page(CheckedPage page) {
+                read.add(page);
+            }
+        });
+        return read.size();
     }
 
     @Benchmark

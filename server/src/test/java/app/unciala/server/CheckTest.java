@@ -107,6 +107,21 @@ class CheckTest {
         assertThat(caller.get("/api/files/" + font.get("sha256").asString()).bytes())
                 .as("what visitors get can be shown")
                 .hasSize(font.get("bytes").asInt());
+
+        String css = new String(HOSTS.served("tarn.example/type.css"), StandardCharsets.UTF_8);
+        HOSTS.serve(
+                "tarn.example/type.css",
+                css.replaceAll("font-weight:[^;]*;", "").getBytes(StandardCharsets.UTF_8));
+        JsonNode sheet = check(site)
+                .get("pack")
+                .get("files")
+                .valueStream()
+                .filter(file -> file.get("path").asString().endsWith(".css"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(sheet.get("state").asString()).isEqualTo("OTHER");
+        assertThat(sheet.get("rules")).isNotEmpty();
+        assertThat(sheet.get("rules").get(0).get("rule").asString()).startsWith("@font-face");
     }
 
     @Test

@@ -2,6 +2,7 @@ package app.unciala.server.check;
 
 import app.unciala.core.check.CheckDifference.PageSaid;
 import app.unciala.core.check.CheckDifference.Told;
+import app.unciala.core.check.SheetDifference;
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
@@ -97,11 +98,38 @@ record CheckReport(
     /** The files of a pack against what pages ask for. */
     public record PackOnHost(String packId, Instant madeAt, List<PlacedFile> files) {}
 
-    /** A file of a pack: {@code SAME} is there, {@code OTHER} has its name and other bytes, {@code NOT_ASKED} for. */
+    /**
+     * A file of a pack: {@code SAME} is there, {@code OTHER} has its name and other bytes, {@code NOT_ASKED} for.
+     *
+     * @param rules those of a style sheet that the one on the host lacks or says otherwise
+     */
     public record PlacedFile(
             String path,
             String state,
-            @Schema(types = {"string", "null"}) @Nullable String url) {}
+            @Schema(types = {"string", "null"}) @Nullable String url,
+            List<PlacedRule> rules) {
+        static final int MOST_RULES = 50;
+
+        public PlacedFile {
+            // Checks that were kept before rules were compared have none.
+            rules = rules == null ? List.of() : rules;
+        }
+    }
+
+    /**
+     * A rule of the pack that is not on its host.
+     *
+     * @param found the rule there in its place; null when none is
+     */
+    public record PlacedRule(
+            String rule,
+            int line,
+            @Schema(types = {"string", "null"}) @Nullable String found,
+            int foundLine) {
+        static PlacedRule of(SheetDifference difference) {
+            return new PlacedRule(difference.rule(), difference.line(), difference.found(), difference.foundLine());
+        }
+    }
 
     /** What it said, to be compared with another. */
     Told told() {

@@ -1,10 +1,12 @@
 package app.unciala.server.check;
 
 import app.unciala.core.check.CheckedPage;
+import app.unciala.core.check.SheetDifference;
 import app.unciala.core.check.SitePlan;
 import app.unciala.core.check.SiteReader;
 import app.unciala.core.check.ThirdParties;
 import app.unciala.core.check.UsedRoles;
+import app.unciala.core.css.syntax.StyleSheetBytes;
 import app.unciala.core.fetch.WebResources;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
@@ -12,11 +14,13 @@ import app.unciala.core.font.FontFormat;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
+import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
 import app.unciala.server.check.CheckReport.PlacedFile;
+import app.unciala.server.check.CheckReport.PlacedRule;
 import app.unciala.server.check.CheckReport.UsedRole;
 import app.unciala.server.check.CheckedText.PageNote;
 import app.unciala.server.check.CheckedText.ReadInBrowser;
@@ -149,6 +153,8 @@ class CheckRunner {
                     kept.stream().map(PageReadingEntity::url).collect(Collectors.toSet()),
                     plan.follows(),
                     plan.mostPages());
+            Optional<PackFiles> pack = packs.latestFiles(site.id());
+            Optional<PackOnHost> onHost;
             try (WebResources web = new WebResources(plans.rules(site.id()))) {
                 kept.stream()
                         .takeWhile(one -> reading(one.url(), lines.size(), kept.size()))
@@ -156,8 +162,8 @@ class CheckRunner {
                 if (!stopped) {
                     SiteReader.read(reading, web, this);
                 }
+                onHost = pack.map(latest -> onHost(latest, web));
             }
-            Optional<PackFiles> pack = packs.latestFiles(site.id());
             Set<String> ofPack = pack.stream()
                     .flatMap(latest -> latest.files().entries().stream())
                     .map(entry -> FileStore.sha256(entry.bytes()))
@@ -169,7 +175,7 @@ class CheckRunner {
                     notes,
                     ThirdParties.of(requests.values(), ownHosts),
                     usedRoles(),
-                    pack.map(this::onHost).orElse(null));
+                    onHost.orElse(null));
             transaction.executeWithoutResult(status -> keep(report));
         }
 
@@ -261,22 +267,42 @@ class CheckRunner {
                     .toList();
         }
 
-        private PackOnHost onHost(PackFiles pack) {
+        private PackOnHost onHost(PackFiles pack, WebResources web) {
             List<PlacedFile> files = pack.files().entries().stream()
-                    .filter(entry -> FontFormat.promisedBy(entry.path()).isPresent()
-                            || entry.path().endsWith(".css"))
-                    .map(entry -> placed(entry.path(), FileStore.sha256(entry.bytes())))
+                    .filter(entry -> FontFormat.promisedBy(entry.path()).isPresent() || isStyleSheet(entry.path()))
+                    .map(entry -> placed(entry.path(), entry.bytes(), web))
                     .toList();
             return new PackOnHost(pack.id(), pack.madeAt(), files);
         }
 
-        private PlacedFile placed(String path, String sha256) {
+        private PlacedFile placed(String path, byte[] bytes, WebResources web) {
             String name = Addresses.fileName(path);
+            String sha256 = FileStore.sha256(bytes);
             return asked(request -> request.sha256().equals(sha256))
-                    .map(request -> new PlacedFile(path, "SAME", request.url()))
+                    .map(request -> new PlacedFile(path, "SAME", request.url(), List.of()))
                     .or(() -> asked(request -> request.fileName().equals(name) && request.status() == 200)
-                            .map(request -> new PlacedFile(path, "OTHER", request.url())))
-                    .orElse(new PlacedFile(path, "NOT_ASKED", null));
+                            .map(request -> new PlacedFile(
+                                    path,
+                                    "OTHER",
+                                    request.url(),
+                                    isStyleSheet(path) ? rules(bytes, request, web) : List.of())))
+                    .orElse(new PlacedFile(path, "NOT_ASKED", null, List.of()));
+        }
+
+        private static boolean isStyleSheet(String path) {
+            return path.endsWith(".css");
+        }
+
+        /** The rules of the pack's style sheet that the one on the host does not have, as far as it can be read again. */
+        private static List<PlacedRule> rules(byte[] bytes, PageRequest request, WebResources web) {
+            Resource live = web.get(request.url(), Use.STYLE_SHEET);
+            return live.isFound()
+                    ? SheetDifference.between(StyleSheetBytes.decode(bytes), StyleSheetBytes.decode(live.bytes()))
+                            .stream()
+                            .limit(PlacedFile.MOST_RULES)
+                            .map(PlacedRule::of)
+                            .toList()
+                    : List.of();
         }
 
         private Optional<PageRequest> asked(Predicate<PageRequest> which) {

@@ -49,6 +49,10 @@ public final class Hosts implements BeforeAllCallback, AfterAllCallback {
         files.put(address, bytes);
     }
 
+    public byte[] served(String address) {
+        return files.get(address);
+    }
+
     public void remove(String address) {
         files.remove(address);
     }

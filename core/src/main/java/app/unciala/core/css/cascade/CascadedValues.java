@@ -55,11 +55,7 @@ final class CascadedValues {
             }
             Optional<T> result = value.flatMap(read);
             if (result.isPresent()) {
-                return new CascadedValue<>(
-                        result,
-                        false,
-                        rules(declared, at),
-                        entry.refers() ? Variables.firstIn(entry.text()) : Optional.empty());
+                return new CascadedValue<>(result, false, rules(declared, at), entry.refersTo());
             }
             // A value with var() that comes to nothing counts all the same (CSS Variables 1, section 3.1).
             if (entry.refers()) {

@@ -5,6 +5,7 @@ import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,6 +19,8 @@ final class Variables {
 
     private final Map<String, String> values;
     private final Map<String, Rule> rules;
+    /** What declarations come to, which is the same for all elements that share these variables. */
+    private final Map<Entry, Optional<List<Token>>> known = new IdentityHashMap<>();
 
     private Variables(Map<String, String> values, Map<String, Rule> rules) {
         this.values = values;
@@ -34,8 +37,7 @@ final class Variables {
     }
 
     /** The first custom property that a value refers to. */
-    static Optional<String> firstIn(String value) {
-        List<Token> tokens = StyleSheet.tokens(value);
+    static Optional<String> firstIn(List<Token> tokens) {
         for (int i = 0; i < tokens.size(); i++) {
             if (isReference(tokens.get(i)) && tokens.get(i).value().equalsIgnoreCase("var")) {
                 List<Token> inside = StyleSheet.trimmed(tokens.subList(i + 1, StyleSheet.closing(tokens, i)));
@@ -69,6 +71,20 @@ final class Variables {
         allRules.keySet().removeAll(declared.keySet());
         allRules.putAll(by);
         return new Variables(all, allRules);
+    }
+
+    /** The value of a declaration with {@code var()} in it. */
+    Optional<List<Token>> valueOf(Entry entry) {
+        if (this == NONE) {
+            // It is everybody's, and so keeps nothing.
+            return entry.substituted(this);
+        }
+        Optional<List<Token>> value = known.get(entry);
+        if (value == null) {
+            value = entry.substituted(this);
+            known.put(entry, value);
+        }
+        return value;
     }
 
     /** A value with each {@code var()} replaced by what it stands for; nothing where one stands for nothing. */
