@@ -19,7 +19,8 @@ import java.util.Optional;
  * Settles what face a file holds. The order, where sources disagree:
  *
  * <ol>
- *   <li>family: name 16, then name 1 with a weight or slope word cut off its end when the tables confirm that word (a
+ *   <li>family: name 21, which is there when name 17 says more than weight, width and slope; name 16, with a design size
+ *       that name 17 says after it; then name 1 with a weight or slope word cut off its end when the tables confirm that word (a
  *       width word stays: the specification has name 1 stand in for name 16, and widths are often families of their
  *       own);
  *   <li>weight: the {@code wght} axis; OS/2 {@code usWeightClass}, unless it is outside 1 to 1000, on the old scale of
@@ -50,10 +51,14 @@ public final class FaceIdentifier {
         post = PostTable.read(face);
         fvar = FvarTable.read(face);
         stat = fvar.isPresent() ? Optional.empty() : StatTable.read(face);
-        subfamily = names.best(NameTable.TYPOGRAPHIC_SUBFAMILY)
+        subfamily = names.best(NameTable.WWS_SUBFAMILY)
+                .filter(any -> names.best(NameTable.WWS_FAMILY).isPresent())
+                .or(() -> names.best(NameTable.TYPOGRAPHIC_SUBFAMILY))
                 .or(() -> names.best(NameTable.SUBFAMILY))
                 .orElse("");
-        String inFamily = names.best(NameTable.TYPOGRAPHIC_FAMILY).isPresent()
+        String inFamily = names.best(NameTable.TYPOGRAPHIC_FAMILY)
+                        .or(() -> names.best(NameTable.WWS_FAMILY))
+                        .isPresent()
                 ? ""
                 : names.best(NameTable.FAMILY)
                         .map(name -> trailingStyle(name, true))
@@ -86,16 +91,24 @@ public final class FaceIdentifier {
     }
 
     private String family(Slot slot) {
+        Optional<String> wws = names.best(NameTable.WWS_FAMILY);
         Optional<String> typographic = names.best(NameTable.TYPOGRAPHIC_FAMILY);
         Optional<String> legacy = names.best(NameTable.FAMILY);
-        String family = typographic
+        String family = wws.or(() -> typographic.map(name -> withOtherQualifiers(name, subfamily)))
                 .or(() -> legacy.map(name -> withoutStyle(name, slot)))
                 .or(() -> names.best(NameTable.FULL_NAME))
                 .or(() -> names.best(NameTable.POSTSCRIPT_NAME))
                 .orElseThrow(() -> new FontException("name", -1, "gives the face no family name"));
-        typographic.ifPresent(name -> add("name 16", name, true, family));
+        wws.ifPresent(name -> add("name 21", name, true, family));
+        typographic.ifPresent(name -> add("name 16", name, family.startsWith(name), family));
         legacy.ifPresent(name -> add("name 1", name, name.startsWith(family), family));
         return family;
+    }
+
+    /** "Harrow" with name 17 "Display Bold" is the family "Harrow Display", as name 21 would say. */
+    private static String withOtherQualifiers(String family, String subfamily) {
+        String qualifiers = StyleNames.designSize(subfamily);
+        return qualifiers.isEmpty() || family.endsWith(" " + qualifiers) ? family : family + " " + qualifiers;
     }
 
     /** "Harrow Light" with name 2 "Regular" and weight 300 is the family "Harrow". */

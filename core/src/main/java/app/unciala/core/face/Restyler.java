@@ -57,7 +57,7 @@ public final class Restyler {
         add(records, NameTable.SUBFAMILY, fourStyles);
         add(records, NameTable.FULL_NAME, family + " " + label);
         add(records, NameTable.POSTSCRIPT_NAME, Renamer.postScript(family) + "-" + Renamer.postScript(label));
-        Sfnt placed = face.with("name", NameWriter.write(records)).with("head", head(face, bold, sloped));
+        Sfnt placed = face.with("name", NameWriter.write(records)).with("head", head(face, bold && plain, sloped));
         if (face.table("OS/2").filter(os2 -> os2.length() >= 64).isPresent()) {
             placed = placed.with("OS/2", os2(face.require("OS/2"), slot, bold && plain));
         }
@@ -90,6 +90,10 @@ public final class Restyler {
             case OBLIQUE -> bold ? ITALIC | OBLIQUE | BOLD : ITALIC | OBLIQUE;
         };
         os2.putU16(62, selection);
+        // The bit for oblique has a meaning from version 4 on, which has the fields of versions 2 and 3.
+        if (slot.slope() == Slope.OBLIQUE && (before.u16(0) == 2 || before.u16(0) == 3)) {
+            os2.putU16(0, 4);
+        }
         return os2.toArray();
     }
 

@@ -2,6 +2,7 @@ package app.unciala.core.face;
 
 import app.unciala.core.font.Numbers;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /**
  * The words for weights and widths and their numbers, as in OpenType ({@code usWeightClass}, {@code usWidthClass})
@@ -20,6 +22,10 @@ public final class StyleNames {
 
     private static final Map<String, Slope> SLOPES =
             Map.of("italic", Slope.ITALIC, "kursiv", Slope.ITALIC, "oblique", Slope.OBLIQUE, "slanted", Slope.OBLIQUE);
+    /** Words for the sizes that a face is designed for, which are no weight, width or slope. */
+    private static final Set<String> DESIGN_SIZES = Set.of(
+            "banner", "caption", "deck", "display", "headline", "micro", "poster", "subhead", "subheading", "text");
+
     private static final Set<String> MODIFIERS = Set.of("semi", "demi", "extra", "ultra");
 
     static {
@@ -54,6 +60,13 @@ public final class StyleNames {
         WIDTHS.put("expanded", 125.0);
         WIDTHS.put("extraexpanded", 150.0);
         WIDTHS.put("ultraexpanded", 200.0);
+    }
+
+    /** The words of a style name that name a design size, as they are written; empty when none does. */
+    static String designSize(String style) {
+        return Arrays.stream(style.split("\\s+"))
+                .filter(word -> DESIGN_SIZES.contains(word.toLowerCase(Locale.ROOT)))
+                .collect(Collectors.joining(" "));
     }
 
     /** What a style name says of itself; what it does not say is empty. */

@@ -111,6 +111,58 @@ class FaceIdentifierTest {
 
     @ParameterizedTest
     @CsvSource({
+        // names 16, 17, 21, 22; settled family and subfamily
+        "Harrow, Display Bold, Harrow Display, Bold, Harrow Display, Bold",
+        "Harrow, Display Bold, , , Harrow Display, Display Bold",
+        "Harrow Display, Display Bold, , , Harrow Display, Display Bold",
+        "Harrow, Caption Semibold Italic, , , Harrow Caption, Caption Semibold Italic",
+        "Harrow, Bold, , , Harrow, Bold",
+        "Harrow, Inline Bold, Harrow Inline, Bold, Harrow Inline, Bold",
+        "Harrow, Bold, , Bold, Harrow, Bold"
+    })
+    void stylesBesidesWeightWidthAndSlopeAreFamiliesOfTheirOwn(
+            String typographic, String style, String wws, String wwsStyle, String family, String subfamily) {
+        Map<Integer, String> names = new TreeMap<>(Map.of(1, "Harrow", 2, "Regular", 16, typographic, 17, style));
+        if (wws != null) {
+            names.put(21, wws);
+        }
+        if (wwsStyle != null) {
+            names.put(22, wwsStyle);
+        }
+        FaceIdentity identity = FaceIdentifier.identify(face(700, 1 << 5, true, names));
+        assertThat(identity.family()).isEqualTo(family);
+        assertThat(identity.subfamily()).isEqualTo(subfamily);
+        assertThat(identity.slot().weight()).isEqualTo(Range.of(700));
+    }
+
+    @Test
+    void anAxisValueOfAnUnknownFormatIsPassedOver() {
+        byte[] stat = new ByteSink()
+                .u32(0x00010001)
+                .u16(8)
+                .u16(1)
+                .u32(20)
+                .u16(2)
+                .u32(28)
+                .u16(2)
+                .tag("wght")
+                .u16(256)
+                .u16(0)
+                .u16(4)
+                .u16(6)
+                .u16(9)
+                .u16(1)
+                .u16(0)
+                .u16(0)
+                .u16(258)
+                .u32(600 << 16)
+                .toArray();
+        Sfnt face = face(0, 0, false, Map.of(1, "Harrow", 2, "Regular")).with("STAT", stat);
+        assertThat(FaceIdentifier.identify(face).slot().weight()).isEqualTo(Range.of(600));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
         "SemiBold Italic, 600, , ITALIC",
         "Extra Light, 200, , ",
         "Ultra-Condensed Black Oblique, 900, 50, OBLIQUE",

@@ -50,7 +50,7 @@ final class ClassPairCutter {
                 second[i][j] = Value.read(table, at + size1, format2, cut.devices());
             }
         }
-        return write(covered, firsts, seconds, rows, columns, first, second);
+        return write(covered, firsts, seconds, rows, columns, first, second, format2);
     }
 
     private static int[] within(BitSet classes, int count) {
@@ -64,7 +64,8 @@ final class ClassPairCutter {
             int[] rows,
             int[] columns,
             Value[][] first,
-            Value[][] second) {
+            Value[][] second,
+            int formatBefore) {
         int[] rowGroup = groups(rows.length, i -> line(first[i], second[i]));
         int[] columnGroup = groups(columns.length, j -> {
             List<Object> line = new ArrayList<>();
@@ -87,6 +88,7 @@ final class ClassPairCutter {
                 format2 |= second[i][j].format();
             }
         }
+        format2 = Value.secondFormat(format2, formatBefore);
         int rowCount = Arrays.stream(rowGroup).max().orElse(0) + 1;
         int columnCount = Arrays.stream(columnGroup).max().orElse(0) + 1;
         Block block =

@@ -82,6 +82,7 @@ final class PositionCutter {
                 needed2 |= pair.other().format();
             }
         }
+        needed2 = Value.secondFormat(needed2, format2);
         Block block = new Block()
                 .u16(1)
                 .link(cut.coverage(covered))

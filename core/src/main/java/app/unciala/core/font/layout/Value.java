@@ -49,6 +49,14 @@ final class Value {
         return format;
     }
 
+    /**
+     * The format to write values of second glyphs in. Where a subtable has any, its second glyphs do not begin another
+     * pair (OpenType 1.9, "GPOS", pair adjustment), so that one stays also when all values that are left are 0.
+     */
+    static int secondFormat(int needed, int before) {
+        return needed != 0 || before == 0 ? needed : Integer.lowestOneBit(before & 0x0F | (before & 0xF0) >> 4);
+    }
+
     void write(Block block, int format) {
         for (int i = 0; i < 4; i++) {
             if ((format & 1 << i) != 0) {

@@ -25,7 +25,12 @@ public final class CmapTable {
         CmapTable map = new CmapTable();
         Optional<ByteView> table = face.table("cmap");
         if (table.isPresent()) {
-            bestSubtable(table.get()).ifPresent(subtable -> map.fill(subtable, numGlyphs));
+            bestSubtable(table.get()).ifPresent(best -> {
+                map.fill(best.table(), numGlyphs);
+                if (best.isMacRoman()) {
+                    map.fromMacRoman();
+                }
+            });
         }
         map.sort();
         return map;
@@ -74,16 +79,27 @@ public final class CmapTable {
         return glyph(codePoint) != 0;
     }
 
-    private static Optional<ByteView> bestSubtable(ByteView table) {
+    private record Subtable(ByteView table, boolean isMacRoman) {}
+
+    /** Codes of the old Macintosh platform are those of its own character set. */
+    private void fromMacRoman() {
+        for (int i = 0; i < size; i++) {
+            byte[] code = {(byte) codePoints[i]};
+            codePoints[i] =
+                    codePoints[i] < 0x80 ? codePoints[i] : new String(code, NameTable.charset(1, 0)).codePointAt(0);
+        }
+    }
+
+    private static Optional<Subtable> bestSubtable(ByteView table) {
         int count = table.u16(2);
-        ByteView best = null;
+        Subtable best = null;
         int bestRank = 0;
         for (int i = 0; i < count; i++) {
             int rank = rank(table.u16(4 + 8 * i), table.u16(6 + 8 * i));
             if (rank > bestRank) {
                 ByteView subtable = table.from(table.offset32(8 + 8 * i));
                 if (READABLE.contains(subtable.u16(0))) {
-                    best = subtable;
+                    best = new Subtable(subtable, table.u16(4 + 8 * i) == 1);
                     bestRank = rank;
                 }
             }

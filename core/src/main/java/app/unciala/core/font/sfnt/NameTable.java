@@ -38,6 +38,8 @@ public record NameTable(List<NameRecord> records) {
     private static final Pattern CONTROLS = Pattern.compile("[\\p{Cc}&&[^\n\t]]");
     private static final int MAX_TEXT = 100_000;
     private static final int US_ENGLISH = 0x409;
+    /** From here on a language is the number of a tag in the table itself (version 1). */
+    static final int FIRST_LANGUAGE_TAG = 0x8000;
 
     /** One record; {@code text} is decoded and stripped of control characters at its ends. */
     public record NameRecord(int platform, int encoding, int language, int nameId, String text) {

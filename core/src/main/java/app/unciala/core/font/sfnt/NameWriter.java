@@ -21,6 +21,8 @@ public final class NameWriter {
      */
     public static byte[] write(List<NameRecord> records) {
         List<NameRecord> sorted = records.stream()
+                // These name their languages by tags of a table of version 1, which is not written.
+                .filter(record -> record.platform() == 1 || record.language() < NameTable.FIRST_LANGUAGE_TAG)
                 .sorted(Comparator.comparingInt(NameRecord::platform)
                         .thenComparingInt(NameRecord::encoding)
                         .thenComparingInt(NameRecord::language)

@@ -35,7 +35,8 @@ public record StatTable(List<AxisValue> values) {
                         values.add(at(axes, axisSize, axisCount, value, 8 + 6 * j, 10 + 6 * j));
                     }
                 }
-                default -> throw new FontException("STAT", -1, "has an axis value of unknown format " + value.u16(0));
+                // A later version of the table may bring other formats, which are passed over.
+                default -> {}
             }
         }
         return new StatTable(values);

@@ -3,6 +3,7 @@ package app.unciala.core.font.subset;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.cff.CffOutlines;
 import app.unciala.core.font.color.ColorLayers;
+import app.unciala.core.font.layout.MathVariants;
 import app.unciala.core.font.layout.SubstitutionClosure;
 import app.unciala.core.font.sfnt.CompositeGlyph;
 import app.unciala.core.font.sfnt.GlyfTable;
@@ -19,12 +20,20 @@ import java.util.function.Predicate;
  * GSUB makes of them; {@code all} are these with the parts they are composed or layered of.
  */
 record GlyphClosure(BitSet inText, BitSet all) {
-    /** Glyph 0 is always kept; {@code mapped} are the glyphs of the kept characters. */
-    static GlyphClosure of(Sfnt face, BitSet mapped, Predicate<String> features) {
+    /**
+     * Glyph 0 is always kept.
+     *
+     * @param mapped the glyphs of the kept characters
+     * @param mathematics whether mathematics is set, so that glyphs are stretched by their variants
+     */
+    static GlyphClosure of(Sfnt face, BitSet mapped, Predicate<String> features, boolean mathematics) {
         int numGlyphs = MaxpTable.read(face).numGlyphs();
         BitSet inText = (BitSet) mapped.clone();
         inText.set(0);
         face.table("GSUB").ifPresent(gsub -> SubstitutionClosure.extend(inText, gsub, features, numGlyphs));
+        if (mathematics) {
+            face.table("MATH").map(MathVariants::of).ifPresent(math -> close(inText, numGlyphs, math::parts));
+        }
         BitSet all = (BitSet) inText.clone();
         face.table("COLR").map(ColorLayers::read).ifPresent(layers -> close(all, numGlyphs, layers::parts));
         if (face.table("glyf").isPresent()) {

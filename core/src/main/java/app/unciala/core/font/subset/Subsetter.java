@@ -19,6 +19,7 @@ import app.unciala.core.font.sfnt.VariationSequences;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -27,10 +28,15 @@ import java.util.TreeMap;
  * and variations of these. Names and license records stay. Static and variable faces, TrueType and CFF outlines.
  */
 public final class Subsetter {
-    /** Tables that no browser reads, or that sign or cache what is no longer there. */
-    private static final List<String> DROPPED = List.of(
-            "DSIG", "hdmx", "VDMX", "LTSH", "PCLT", "FFTM", "JSTF", "EBDT", "EBLC", "EBSC", "morx", "mort", "kerx",
-            "feat", "prop", "Zapf", "Feat", "Glat", "Gloc", "Silf", "Sill", "TSI0", "TSI1", "TSI2", "TSI3", "TSI5");
+    /**
+     * The tables that a cut may have: those that this package cuts, and those that name no glyph. What is not known here
+     * could hold glyph numbers, which mean other glyphs after a cut.
+     */
+    private static final Set<String> KEPT = Set.of(
+            "head", "hhea", "maxp", "OS/2", "hmtx", "cmap", "name", "post", "vhea", "vmtx", "VORG", "glyf", "loca",
+            "CFF ", "CFF2", "cvt ", "fpgm", "prep", "gasp", "fvar", "avar", "gvar", "cvar", "STAT", "HVAR", "VVAR",
+            "MVAR", "GDEF", "GPOS", "GSUB", "BASE", "kern", "MATH", "COLR", "CPAL", "SVG ", "sbix", "CBDT", "CBLC",
+            "meta");
 
     /** Tables that refer to glyphs in ways that are kept as they are, so that glyphs must keep their numbers. */
     private static final List<String> FIXED = List.of("COLR", "SVG ");
@@ -67,9 +73,10 @@ public final class Subsetter {
                 .filter(sequence -> sequence.glyph() > 0 && sequence.glyph() < numGlyphs)
                 .filter(sequence -> mapping.containsKey(sequence.character()))
                 .forEach(sequence -> mapped.set(sequence.glyph()));
-        GlyphClosure closure = GlyphClosure.of(face, mapped, plan.features());
-        boolean fixed = FIXED.stream().anyMatch(tag -> face.table(tag).isPresent())
-                || face.table("MATH").isPresent() && hasMathematics(mapping);
+        boolean mathematics = face.table("MATH").isPresent() && hasMathematics(mapping);
+        GlyphClosure closure = GlyphClosure.of(face, mapped, plan.features(), mathematics);
+        boolean fixed =
+                mathematics || FIXED.stream().anyMatch(tag -> face.table(tag).isPresent());
         GlyphMap map =
                 fixed ? GlyphMap.inPlace(closure.all(), numGlyphs) : GlyphMap.renumbering(closure.all(), numGlyphs);
         mapping.replaceAll((codePoint, glyph) -> map.after(glyph));
@@ -91,7 +98,7 @@ public final class Subsetter {
         cut = SbixCutter.cut(BitmapCutter.cut(cut, map), numGlyphs, map);
         Optional<byte[]> kern = kerning(face, plan, closure.inText(), map);
         cut = kern.isPresent() ? cut.with("kern", kern.get()) : cut.without("kern");
-        return withoutDropped(fixed ? cut : cut.without("MATH"), plan.hinting());
+        return withKeptOnly(mathematics ? cut : cut.without("MATH"), plan.hinting());
     }
 
     /** Without any of these characters, nothing is left that MATH could lay out. */
@@ -129,13 +136,12 @@ public final class Subsetter {
                 : face.table("kern").flatMap(kern -> KernCutter.cut(kern, inText, map));
     }
 
-    private static Sfnt withoutDropped(Sfnt face, boolean hinting) {
+    private static Sfnt withKeptOnly(Sfnt face, boolean hinting) {
         Sfnt left = face;
-        for (String tag : DROPPED) {
-            left = left.without(tag);
-        }
-        for (String tag : hinting ? List.<String>of() : HINTING) {
-            left = left.without(tag);
+        for (String tag : face.tables().keySet()) {
+            if (!KEPT.contains(tag) || !hinting && HINTING.contains(tag)) {
+                left = left.without(tag);
+            }
         }
         return left;
     }

@@ -20,9 +20,12 @@ class CmapTableTest {
     void format0MapsBytes() {
         ByteSink subtable = new ByteSink().u16(0).u16(262).u16(0);
         for (int code = 0; code < 256; code++) {
-            subtable.u8(code == 65 ? 7 : 0);
+            subtable.u8(code == 65 ? 7 : code == 0x8A ? 8 : code == 0xDB ? 9 : 0);
         }
-        assertThat(entries(1, 0, subtable)).isEqualTo(Map.of(65, 7));
+        assertThat(entries(1, 0, subtable))
+                .as("the old Macintosh platform has a character set of its own")
+                .isEqualTo(Map.of(65, 7, (int) 'ä', 8, (int) '€', 9));
+        assertThat(entries(3, 1, subtable)).isEqualTo(Map.of(65, 7, 0x8A, 8, 0xDB, 9));
     }
 
     @Test

@@ -72,6 +72,42 @@ class GlyphClosureTest {
                 .isEqualTo(glyphs(0, 5));
     }
 
+    @Test
+    void mathematicsIsStretchedByVariantsAndParts() {
+        // Glyph 5 grows downwards to 20 and 21, or of the parts 22 and 23; glyph 20 grows sideways to 24.
+        ByteSink down = new ByteSink().u16(12).u16(2).u16(20).u16(900).u16(21).u16(1800);
+        down.u32(0).u16(2);
+        down.u16(22).u16(0).u16(0).u16(500).u16(0);
+        down.u16(23).u16(0).u16(0).u16(500).u16(1);
+        ByteSink sideways = new ByteSink().u16(0).u16(1).u16(24).u16(900);
+        int first = 14 + 6 + 6;
+        ByteSink variants = new ByteSink().u16(0).u16(14).u16(20).u16(1).u16(1).u16(first);
+        variants.u16(first + down.size())
+                .bytes(coverage(5))
+                .bytes(coverage(20))
+                .bytes(down)
+                .bytes(sideways);
+        ByteSink math = new ByteSink().u32(0x00010000).u16(0).u16(0).u16(10).bytes(variants);
+        ByteSink maxp = new ByteSink().u32(0x00010000).u16(50);
+        Sfnt face = new Sfnt(
+                Sfnt.TRUETYPE,
+                Map.of(
+                        "maxp", ByteView.of(maxp.toArray(), "maxp"),
+                        "MATH", ByteView.of(math.toArray(), "MATH")),
+                List.of());
+        assertThat(GlyphClosure.of(face, glyphs(5), "none"::equals, true).all())
+                .isEqualTo(glyphs(0, 5, 20, 21, 22, 23, 24));
+        assertThat(GlyphClosure.of(face, glyphs(5), "none"::equals, false).all())
+                .isEqualTo(glyphs(0, 5));
+        ByteSink none = new ByteSink().u32(0x00010000).u16(0).u16(0).u16(0);
+        assertThat(GlyphClosure.of(face.with("MATH", none.toArray()), glyphs(5), "none"::equals, true)
+                        .all())
+                .isEqualTo(glyphs(0, 5));
+        ByteSink outside = new ByteSink().u32(0x00010000).u16(0).u16(0).u16(900);
+        assertThatThrownBy(() -> GlyphClosure.of(face.with("MATH", outside.toArray()), glyphs(5), "none"::equals, true))
+                .isInstanceOf(FontException.class);
+    }
+
     private static BitSet closure(ByteSink lookup, int... kept) {
         ByteSink gsub = new ByteSink().u32(0x00010000).u16(10).u16(12).u16(26);
         gsub.u16(0).u16(1).tag("test").u16(8).u16(0).u16(1).u16(0);
@@ -84,9 +120,10 @@ class GlyphClosureTest {
                                         new ByteSink().u32(0x00010000).u16(50).toArray(), "maxp"),
                         "GSUB", ByteView.of(gsub.toArray(), "GSUB")),
                 List.of());
-        BitSet closed = GlyphClosure.of(face, kept.length == 0 ? glyphs(5) : glyphs(kept), "test"::equals)
+        BitSet closed = GlyphClosure.of(face, kept.length == 0 ? glyphs(5) : glyphs(kept), "test"::equals, false)
                 .all();
-        assertThat(GlyphClosure.of(face, glyphs(5), "none"::equals).all()).isEqualTo(glyphs(0, 5));
+        assertThat(GlyphClosure.of(face, glyphs(5), "none"::equals, false).all())
+                .isEqualTo(glyphs(0, 5));
         return closed;
     }
 

@@ -7,10 +7,15 @@ import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.CmapWriter;
+import app.unciala.core.font.sfnt.NameTable;
+import app.unciala.core.font.sfnt.NameTable.NameRecord;
+import app.unciala.core.font.sfnt.NameWriter;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.language.Exemplars;
 import app.unciala.core.testing.RealFonts;
+import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -34,6 +39,33 @@ class SubsetterTest {
         none.set(0x10FFFD);
         Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
         assertThatThrownBy(() -> Subsetter.subset(face, none)).isInstanceOf(FontException.class);
+    }
+
+    @Test
+    void tablesThatAreNotKnownToNameNoGlyphsAreLeftOut() {
+        Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
+        BitSet letters = new BitSet();
+        letters.set('a', 'z');
+        for (String tag : List.of("opbd", "lcar", "just", "ankr", "Silf", "Zapf", "TeX ", "zzzz")) {
+            face = face.with(tag, new byte[] {0, 1, 0, 0});
+        }
+        assertThat(Subsetter.subset(face.with("meta", new byte[16]), letters).tables())
+                .containsKeys("head", "cmap", "hmtx", "OS/2", "meta")
+                .doesNotContainKeys("opbd", "lcar", "just", "ankr", "Silf", "Zapf", "TeX ", "zzzz");
+    }
+
+    @Test
+    void namesInLanguagesByTagAreLeftOutRatherThanWrittenWithoutTheirTags() {
+        Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
+        List<NameRecord> records = new ArrayList<>(NameTable.read(face).records());
+        records.add(new NameRecord(3, 1, 0x8000, NameTable.FAMILY, "Nynorsk"));
+        records.add(new NameRecord(3, 1, 0x0414, NameTable.FAMILY, "Bokmål"));
+        NameTable read = NameTable.read(face.with("name", NameWriter.write(records)));
+        assertThat(read.records())
+                .extracting(NameRecord::text)
+                .contains("Bokmål")
+                .doesNotContain("Nynorsk");
+        assertThat(read.records()).extracting(NameRecord::language).allMatch(language -> language < 0x8000);
     }
 
     @Test
