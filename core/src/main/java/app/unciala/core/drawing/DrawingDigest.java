@@ -1,7 +1,9 @@
 package app.unciala.core.drawing;
 
+import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontReader;
+import app.unciala.core.font.cff.CffOutlines;
 import app.unciala.core.font.outline.GlyphPoints;
 import app.unciala.core.font.outline.OutlineReader;
 import app.unciala.core.font.outline.Outlines;
@@ -9,6 +11,7 @@ import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.HeadTable;
 import app.unciala.core.font.sfnt.HmtxTable;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.variation.ItemVariationStore;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -16,20 +19,22 @@ import java.util.List;
 
 /**
  * The digest of a drawing: SHA-256 over units-per-em, every glyph's advance and the hash of its resolved points in
- * glyph order, the character map, and for variable fonts the variation tables. Names, dates, hinting and containers have
- * no part in it.
+ * glyph order, the character map, and for variable fonts the variation tables, or the points at the peak of each region of
+ * a {@code CFF2} table. Names, dates, hinting and containers have no part in it.
  *
  * <p>The points of a glyph are hashed to 128 bits by multiplication, several times faster than SHA-256 would; good
  * enough to tell drawings apart, though not against someone who sets out to make two alike.
  */
 public final class DrawingDigest {
     /** Which way of writing the digest this is; digests of different versions cannot be compared. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
 
-    private static final List<String> VARIATION = List.of("fvar", "avar", "gvar", "cvar");
+    private static final List<String> VARIATION = List.of("fvar", "avar", "gvar");
     private static final List<String> PICTURES = List.of("COLR", "CPAL", "CBDT", "sbix", "SVG ", "EBDT");
     /** Coordinates that are no whole font units are compared to the 1/64. */
     private static final int PRECISION = 64;
+    /** A font has some dozens of regions; of one that is made to be slow, the first are enough. */
+    private static final int MOST_REGIONS = 256;
 
     private final MessageDigest digest;
     private final byte[] buffer = new byte[1 << 14];
@@ -82,6 +87,7 @@ public final class DrawingDigest {
         }
         putHash(low, high);
         flush();
+        face.table("CFF2").ifPresent(table -> putVariations(table, glyphs));
         for (String tag : VARIATION) {
             face.table(tag).ifPresent(table -> table.digestInto(digest));
         }
@@ -89,6 +95,24 @@ public final class DrawingDigest {
             face.table(tag).ifPresent(table -> table.digestInto(digest));
         }
         return HexFormat.of().formatHex(digest.digest());
+    }
+
+    /** Hints vary as well as points do, so it is points that count, where each region counts in full. */
+    private void putVariations(ByteView cff2, int glyphs) {
+        ItemVariationStore store = CffOutlines.variations(cff2).orElse(null);
+        if (store == null) {
+            return;
+        }
+        store.regions().digestInto(digest);
+        GlyphPoints points = new GlyphPoints();
+        for (int region = 0; region < Math.min(MOST_REGIONS, store.regionCount()); region++) {
+            CffOutlines outlines = CffOutlines.read(cff2, store.peak(region));
+            for (int glyph = 0; glyph < glyphs; glyph++) {
+                outlines.points(glyph, points);
+                put(points);
+            }
+        }
+        flush();
     }
 
     /** Most of the time goes here, so the halves of the hash stay in local variables. */

@@ -8,20 +8,24 @@ import app.unciala.core.font.Problem;
 import app.unciala.core.font.outline.GlyphPoints;
 import app.unciala.core.font.outline.Outlines;
 import app.unciala.core.font.soundness.Soundness;
+import app.unciala.core.font.variation.ItemVariationStore;
+import app.unciala.core.font.variation.Location;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
-/** The outlines of a {@code CFF } or {@code CFF2} table; of variable ones, the default. Not for several threads. */
+/** The outlines of a {@code CFF } or {@code CFF2} table, of variable ones at one place. Not for several threads. */
 public final class CffOutlines implements Outlines {
     private static final Pattern NAME = Pattern.compile("[!-~&&[^\\[\\](){}<>/%]]*");
 
     private final CffFont font;
     private final CharStringRun run;
 
-    private CffOutlines(CffFont font) {
+    private CffOutlines(CffFont font, Optional<double[][]> scalars) {
         this.font = font;
-        run = new CharStringRun(font.charStrings(), font.globalSubrs(), font.regionCounts(), font.charset());
+        run = new CharStringRun(font.charStrings(), font.globalSubrs(), font.regionCounts(), font.charset(), scalars);
     }
 
     /**
@@ -30,7 +34,36 @@ public final class CffOutlines implements Outlines {
      * @throws app.unciala.core.font.FontException if its DICTs or INDEXes are damaged
      */
     public static CffOutlines read(ByteView table) {
-        return new CffOutlines(CffFont.read(table));
+        return new CffOutlines(CffFont.read(table), Optional.empty());
+    }
+
+    /**
+     * Opens a {@code CFF2} table at a location.
+     *
+     * @throws app.unciala.core.font.FontException if its DICTs, INDEXes or variation store are damaged
+     */
+    public static CffOutlines read(ByteView table, Location location) {
+        CffFont font = CffFont.read(table);
+        return new CffOutlines(font, store(font).map(store -> scalars(store, location)));
+    }
+
+    /** The variation store of a {@code CFF2} table; nothing where the outlines do not vary. */
+    public static Optional<ItemVariationStore> variations(ByteView table) {
+        return store(CffFont.read(table));
+    }
+
+    private static Optional<ItemVariationStore> store(CffFont font) {
+        return font.variationStore().map(store -> ItemVariationStore.read(store.from(2)));
+    }
+
+    private static double[][] scalars(ItemVariationStore store, Location location) {
+        double[][] scalars = new double[store.setCount()][];
+        for (int set = 0; set < scalars.length; set++) {
+            scalars[set] = Arrays.stream(store.columns(set))
+                    .mapToDouble(region -> store.scalar(region, location))
+                    .toArray();
+        }
+        return scalars;
     }
 
     @Override

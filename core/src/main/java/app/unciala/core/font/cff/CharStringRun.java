@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /**
  * Runs Type 2 (Technical Note 5177) or CFF2 charstrings, one at a time, bounded in depth, stack and steps. CFF2 adds blends,
- * of which the default is taken, and has neither widths nor {@code endchar}.
+ * and has neither widths nor {@code endchar}.
  */
 final class CharStringRun {
     private static final int[] NONE = {};
@@ -18,6 +18,7 @@ final class CharStringRun {
     private final CffIndex globalSubrs;
     private final Optional<int[]> regionCounts;
     private final CffCharset charset;
+    private final Optional<double[][]> scalars;
     private final OperandStack stack = new OperandStack();
     private CffIndex localSubrs;
     private GlyphPoints points = new GlyphPoints();
@@ -32,12 +33,22 @@ final class CharStringRun {
     private int[] parts = NONE;
     private boolean fractions;
 
-    /** {@code regionCounts} of the variation store are there for CFF2 only. */
-    CharStringRun(CffIndex charStrings, CffIndex globalSubrs, Optional<int[]> regionCounts, CffCharset charset) {
+    /**
+     * {@code regionCounts} of the variation store are there for CFF2 only.
+     *
+     * @param scalars how much each region of each set of deltas counts; nothing for the default, where none does
+     */
+    CharStringRun(
+            CffIndex charStrings,
+            CffIndex globalSubrs,
+            Optional<int[]> regionCounts,
+            CffCharset charset,
+            Optional<double[][]> scalars) {
         this.charStrings = charStrings;
         this.globalSubrs = globalSubrs;
         this.regionCounts = regionCounts;
         this.charset = charset;
+        this.scalars = scalars;
         localSubrs = globalSubrs;
     }
 
@@ -180,7 +191,7 @@ final class CharStringRun {
         stack.size = 0;
     }
 
-    /** n values, then n times as many deltas as there are regions, then n: the values stay, which is the default. */
+    /** n values, then for each of them as many deltas as there are regions, then n; the values stay, with their deltas. */
     private void blend() {
         int values = (int) stack.pop();
         int[] counts = regionCounts.orElseThrow();
@@ -190,6 +201,20 @@ final class CharStringRun {
             throw new FontException("CFF2", -1, "blends more values than there are");
         }
         stack.size -= (int) deltas;
+        if (scalars.isPresent() && deltas > 0) {
+            add(values, regions, scalars.get()[deltaSet]);
+        }
+    }
+
+    private void add(int values, int regions, double[] scalar) {
+        for (int i = 0; i < values; i++) {
+            double delta = 0;
+            for (int region = 0; region < regions; region++) {
+                delta += scalar[region] * stack.values[stack.size + i * regions + region];
+            }
+            stack.values[stack.size - values + i] += delta;
+            fractions = fractions || delta != Math.rint(delta);
+        }
     }
 
     /** The width stands before the operands of whichever operator clears the stack first. */

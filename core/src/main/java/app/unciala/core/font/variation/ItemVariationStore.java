@@ -27,13 +27,27 @@ public final class ItemVariationStore {
         return regions.u16(0);
     }
 
-    int regionCount() {
+    public int regionCount() {
         return regions.u16(2);
     }
 
     /** The bytes of one region: start, peak and end on each axis. */
     ByteView region(int region) {
         return regions.slice(4 + 6 * axisCount() * region, 6 * axisCount());
+    }
+
+    /** The regions as they are written: for each, start, peak and end on each axis. */
+    public ByteView regions() {
+        return regions.slice(0, 4 + 6 * axisCount() * regionCount());
+    }
+
+    /** Where a region counts in full. */
+    public Location peak(int region) {
+        double[] coordinates = new double[axisCount()];
+        for (int axis = 0; axis < coordinates.length; axis++) {
+            coordinates[axis] = region(region).i16(6 * axis + 2) / 16384.0;
+        }
+        return Location.normalized(coordinates);
     }
 
     public int setCount() {

@@ -3,15 +3,18 @@ package app.unciala.core.font.outline;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.unciala.core.drawing.DrawingDigest;
 import app.unciala.core.face.FaceReport;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.cff.CffOutlines;
 import app.unciala.core.font.sfnt.CmapTable;
 import app.unciala.core.font.sfnt.CmapWriter;
 import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.font.subset.SubsetPlan;
 import app.unciala.core.font.subset.Subsetter;
+import app.unciala.core.font.variation.Location;
 import app.unciala.core.testing.RealFonts;
 import app.unciala.core.testing.Tool;
 import java.nio.file.Files;
@@ -19,6 +22,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -137,6 +141,41 @@ class OutlineOracleTest {
             assertThat(theirs.get(glyph)).isEqualTo(rounded(extent(left.outline(glyph))));
         }
         assertThat(cut.require("CFF2").length()).isLessThan(face.require("CFF2").length() / 5);
+    }
+
+    @Test
+    void blendsAreDrawnAtAPlaceAndHaveAPartInTheDrawing(@TempDir Path folder) throws Exception {
+        Path source = RealFonts.in("opentype/cantarell").findFirst().orElseThrow();
+        Path built = folder.resolve("cff2.otf");
+        Tool.python(BUILD_CFF2, source, built);
+        Sfnt face = FontReader.read(RealFonts.bytes(built)).faces().get(0);
+        // hlineto 100 + 7, rlineto 50 + 3, 60 - 4.
+        assertThat(at(face, 900)).containsExactly(10, 20, 117, 20, 170, 76);
+        assertThat(at(face, 500)).containsExactly(10, 20, 113.5, 20, 165, 78);
+        assertThat(at(face, 100)).containsExactly(10, 20, 110, 20, 160, 80);
+
+        String drawing = DrawingDigest.of(RealFonts.bytes(built));
+        Path other = folder.resolve("other.otf");
+        Tool.python(BUILD_CFF2.replace("100, 7, 1, 'blend'", "100, 8, 1, 'blend'"), source, other);
+        assertThat(DrawingDigest.of(RealFonts.bytes(other)))
+                .as("another blend is another drawing")
+                .isNotEqualTo(drawing);
+        Tool.python(BUILD_CFF2.replace("'wght': (0, 1, 1)", "'wght': (0, 0.5, 1)"), source, other);
+        assertThat(DrawingDigest.of(RealFonts.bytes(other)))
+                .as("another region is another drawing")
+                .isNotEqualTo(drawing);
+        Tool.python(
+                BUILD_CFF2.replace("program=[10, 20,", "program=[30, 40, 5, 1, 'blend', 'hstem', 10, 20,"),
+                source,
+                other);
+        assertThat(DrawingDigest.of(RealFonts.bytes(other)))
+                .as("hints, which vary too, are no part of the drawing")
+                .isEqualTo(drawing);
+    }
+
+    private static double[] at(Sfnt face, double weight) {
+        Location location = Location.of(face, Map.of("wght", weight));
+        return CffOutlines.read(face.require("CFF2"), location).outline(200).coordinates();
     }
 
     /** The letters, and the blended glyph under U+0108. */
