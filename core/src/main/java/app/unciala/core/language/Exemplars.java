@@ -1,12 +1,16 @@
 package app.unciala.core.language;
 
+import com.ibm.icu.text.NumberingSystem;
 import com.ibm.icu.text.UnicodeSet;
 import com.ibm.icu.util.LocaleData;
 import com.ibm.icu.util.ULocale;
 import java.util.Arrays;
 import java.util.BitSet;
 
-/** The characters a language needs: CLDR's main, index and punctuation exemplars, in both cases, and the figures. */
+/**
+ * The characters a language needs: CLDR's main, index and punctuation exemplars, in both cases, the figures 0 to 9, and
+ * those of the language's native numbering system, such as the Arabic-Indic ones.
+ */
 public final class Exemplars {
     private Exemplars() {}
 
@@ -28,6 +32,10 @@ public final class Exemplars {
             set.addAll(data.getExemplarSet(UnicodeSet.ADD_CASE_MAPPINGS, kind));
         }
         set.add('0', '9').add(' ').add(0xA0);
+        NumberingSystem numbers = NumberingSystem.getInstance(locale.setKeywordValue("numbers", "native"));
+        if (!numbers.isAlgorithmic()) {
+            set.addAll(numbers.getDescription());
+        }
         BitSet codePoints = new BitSet();
         for (String item : set) {
             item.codePoints().forEach(codePoints::set);

@@ -1,11 +1,15 @@
 package app.unciala.core.testing;
 
+import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Assumptions;
 
 /** Programs that Debian packages installed, as independent readers and writers of fonts; for tests only. */
 public final class Tool {
@@ -14,12 +18,16 @@ public final class Tool {
 
     private Tool() {}
 
-    /** Runs a program and returns what it printed; one that fails fails the test with what it said. */
+    /**
+     * Runs a program and returns what it printed; one that fails fails the test with what it said. Where it is not
+     * installed, the test is skipped and says so; {@code bin/test} installs all of them, and counts a skip as a failure.
+     */
     public static String run(Object... command) {
         List<String> words = new ArrayList<>();
         for (Object word : command) {
             words.add(word.toString());
         }
+        Assumptions.assumeTrue(isThere(words.get(0)), "skipped, because " + words.get(0) + " is not installed");
         try {
             Process process =
                     new ProcessBuilder(words).redirectErrorStream(true).start();
@@ -34,6 +42,12 @@ public final class Tool {
             Thread.currentThread().interrupt();
             throw new AssertionError(words.get(0) + " was interrupted", e);
         }
+    }
+
+    private static boolean isThere(String program) {
+        return Stream.of(System.getenv("PATH").split(File.pathSeparator))
+                .map(folder -> Path.of(folder).resolve(program))
+                .anyMatch(Files::isExecutable);
     }
 
     /** Runs a script in the Python that has Debian's fontTools. */

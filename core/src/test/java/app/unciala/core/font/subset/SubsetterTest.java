@@ -19,6 +19,8 @@ import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SubsetterTest {
     @Test
@@ -31,6 +33,26 @@ class SubsetterTest {
         assertThat(Exemplars.of("de").get('ß')).isTrue();
         assertThat(Exemplars.of("el").get('ώ')).isTrue();
         assertThatThrownBy(() -> Exemplars.of("qqx")).hasMessageContaining("qqx");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "ar, ٠١٢٣٤٥٦٧٨٩",
+        "fa, ۰۱۲۳۴۵۶۷۸۹",
+        "hi, ०१२३४५६७८९",
+        "bn, ০১২৩৪৫৬৭৮৯",
+        "th, ๐๑๒๓๔๕๖๗๘๙",
+        "my, ၀၁၂၃၄၅၆၇၈၉"
+    })
+    void languagesBringTheirNativeDigits(String language, String digits) {
+        BitSet characters = Exemplars.of(language);
+        digits.codePoints()
+                .forEach(c -> assertThat(characters.get(c)).as("U+%04X", c).isTrue());
+        assertThat(characters.get('0')).as("the usual ones as well").isTrue();
+        assertThat(Exemplars.of("de").get('٠')).isFalse();
+        assertThat(Exemplars.of("he").get('א'))
+                .as("letters that count are no digits")
+                .isTrue();
     }
 
     @Test
