@@ -5,6 +5,7 @@ import app.unciala.core.font.ByteView;
 import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.NameTable.NameRecord;
 import app.unciala.core.font.sfnt.NameWriter;
+import app.unciala.core.font.sfnt.Os2Table;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,10 +24,10 @@ public final class Restyler {
             NameTable.WWS_FAMILY,
             NameTable.WWS_SUBFAMILY,
             NameTable.VARIATIONS_PREFIX);
-    private static final int ITALIC = 1;
-    private static final int BOLD = 1 << 5;
-    private static final int REGULAR = 1 << 6;
-    private static final int OBLIQUE = 1 << 9;
+    /** Bits of {@code head.macStyle}. */
+    private static final int MAC_BOLD = 1;
+
+    private static final int MAC_ITALIC = 1 << 1;
 
     private Restyler() {}
 
@@ -75,7 +76,11 @@ public final class Restyler {
 
     private static byte[] head(Sfnt face, boolean bold, boolean sloped) {
         ByteSink head = new ByteSink().bytes(face.require("head"));
-        head.putU16(44, face.require("head").u16(44) & ~3 | (bold ? 1 : 0) | (sloped ? 2 : 0));
+        head.putU16(
+                44,
+                face.require("head").u16(44) & ~(MAC_BOLD | MAC_ITALIC)
+                        | (bold ? MAC_BOLD : 0)
+                        | (sloped ? MAC_ITALIC : 0));
         return head.toArray();
     }
 
@@ -83,11 +88,12 @@ public final class Restyler {
         ByteSink os2 = new ByteSink().bytes(before);
         os2.putU16(4, (int) Math.round(slot.weight().min()));
         os2.putU16(6, widthClass(slot.width().min()));
-        int selection = before.u16(62) & ~(ITALIC | BOLD | REGULAR | OBLIQUE);
+        int selection = before.u16(62) & ~(Os2Table.ITALIC | Os2Table.BOLD | Os2Table.REGULAR | Os2Table.OBLIQUE);
         selection |= switch (slot.slope()) {
-            case UPRIGHT -> bold ? BOLD : REGULAR;
-            case ITALIC -> bold ? ITALIC | BOLD : ITALIC;
-            case OBLIQUE -> bold ? ITALIC | OBLIQUE | BOLD : ITALIC | OBLIQUE;
+            case UPRIGHT -> bold ? Os2Table.BOLD : Os2Table.REGULAR;
+            case ITALIC -> bold ? Os2Table.ITALIC | Os2Table.BOLD : Os2Table.ITALIC;
+            case OBLIQUE ->
+                bold ? Os2Table.ITALIC | Os2Table.OBLIQUE | Os2Table.BOLD : Os2Table.ITALIC | Os2Table.OBLIQUE;
         };
         os2.putU16(62, selection);
         // The bit for oblique has a meaning from version 4 on, which has the fields of versions 2 and 3.

@@ -67,6 +67,11 @@ final class CffIndex {
         return end;
     }
 
+    /** The number of the subroutine that an operand names (Technical Note 5177, section 4.7). */
+    int subroutine(int operand) {
+        return operand + (count < 1240 ? 107 : count < 33900 ? 1131 : 32768);
+    }
+
     /** The object, kept for the next time. */
     ByteView again(int i) {
         if (known == null) {

@@ -1,5 +1,33 @@
 package app.unciala.core.font.cff;
 
+import static app.unciala.core.font.cff.CharStringOperators.ADD;
+import static app.unciala.core.font.cff.CharStringOperators.AND;
+import static app.unciala.core.font.cff.CharStringOperators.BLEND;
+import static app.unciala.core.font.cff.CharStringOperators.CALLGSUBR;
+import static app.unciala.core.font.cff.CharStringOperators.CALLSUBR;
+import static app.unciala.core.font.cff.CharStringOperators.CNTRMASK;
+import static app.unciala.core.font.cff.CharStringOperators.DIV;
+import static app.unciala.core.font.cff.CharStringOperators.DROP;
+import static app.unciala.core.font.cff.CharStringOperators.DUP;
+import static app.unciala.core.font.cff.CharStringOperators.ENDCHAR;
+import static app.unciala.core.font.cff.CharStringOperators.EQ;
+import static app.unciala.core.font.cff.CharStringOperators.ESCAPE;
+import static app.unciala.core.font.cff.CharStringOperators.HFLEX;
+import static app.unciala.core.font.cff.CharStringOperators.HINTMASK;
+import static app.unciala.core.font.cff.CharStringOperators.HSTEM;
+import static app.unciala.core.font.cff.CharStringOperators.HSTEMHM;
+import static app.unciala.core.font.cff.CharStringOperators.IFELSE;
+import static app.unciala.core.font.cff.CharStringOperators.MUL;
+import static app.unciala.core.font.cff.CharStringOperators.OR;
+import static app.unciala.core.font.cff.CharStringOperators.PUT;
+import static app.unciala.core.font.cff.CharStringOperators.RANDOM;
+import static app.unciala.core.font.cff.CharStringOperators.RETURN;
+import static app.unciala.core.font.cff.CharStringOperators.ROLL;
+import static app.unciala.core.font.cff.CharStringOperators.SUB;
+import static app.unciala.core.font.cff.CharStringOperators.VSINDEX;
+import static app.unciala.core.font.cff.CharStringOperators.VSTEM;
+import static app.unciala.core.font.cff.CharStringOperators.VSTEMHM;
+
 import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
@@ -12,13 +40,24 @@ import java.util.Optional;
 final class CharStringFlattener {
     private static final int MAX_DEPTH = 10;
     private static final int MAX_BYTES = 1 << 20;
-    /** What the operators 12 3 to 12 30 add to or take from the stack; roll and put are counted the same way. */
+    /** What the operators after an escape, up to roll, add to or take from the stack; roll and put are counted the same way. */
     private static final int[] EFFECT = new int[31];
 
     static {
         int[][] effects = {
-            {3, -1}, {4, -1}, {10, -1}, {11, -1}, {12, -1}, {15, -1}, {18, -1}, {20, -2}, {22, -3}, {23, 1}, {24, -1},
-            {27, 1}, {30, -2}
+            {AND, -1},
+            {OR, -1},
+            {ADD, -1},
+            {SUB, -1},
+            {DIV, -1},
+            {EQ, -1},
+            {DROP, -1},
+            {PUT, -2},
+            {IFELSE, -3},
+            {RANDOM, 1},
+            {MUL, -1},
+            {DUP, 1},
+            {ROLL, -2}
         };
         for (int[] effect : effects) {
             EFFECT[effect[0]] = effect[1];
@@ -65,21 +104,21 @@ final class CharStringFlattener {
         int at = 0;
         while (at < code.length() && !ended) {
             int b = code.u8(at);
-            int length = b == 28 ? 3 : b == 255 ? 5 : b >= 247 ? 2 : 1;
-            if (b == 28 || b >= 32) {
+            if (CharStringNumbers.begins(b)) {
+                int length = CharStringNumbers.length(b);
                 number(code, at, length);
                 at += length;
                 continue;
             }
             at++;
             switch (b) {
-                case 11 -> {
+                case RETURN -> {
                     return;
                 }
-                case 10 -> run(called(localSubrs), depth + 1);
-                case 29 -> run(called(globalSubrs), depth + 1);
-                case 1, 3, 18, 23 -> stems(b);
-                case 19, 20 -> {
+                case CALLSUBR -> run(called(localSubrs), depth + 1);
+                case CALLGSUBR -> run(called(globalSubrs), depth + 1);
+                case HSTEM, VSTEM, HSTEMHM, VSTEMHM -> stems(b);
+                case HINTMASK, CNTRMASK -> {
                     stemsBeforeMask();
                     int bytes = hints + 7 >> 3;
                     if (hinting || !plain) {
@@ -88,15 +127,15 @@ final class CharStringFlattener {
                     at += bytes;
                     operandsDone();
                 }
-                case 12 -> escape(code.u8(at++));
-                case 16 -> blend();
-                case 15 -> {
+                case ESCAPE -> escape(code.u8(at++));
+                case BLEND -> blend();
+                case VSINDEX -> {
                     deltaSet = last;
                     operator(b);
                 }
                 default -> {
                     operator(b);
-                    ended = b == 14;
+                    ended = b == ENDCHAR;
                     widthTaken = true;
                 }
             }
@@ -106,22 +145,14 @@ final class CharStringFlattener {
     private void number(ByteView code, int at, int length) {
         lastAt = out.size();
         out.bytes(code.slice(at, length));
-        int b = code.u8(at);
-        last = b == 28
-                ? code.i16(at + 1)
-                : b == 255
-                        ? code.i32(at + 1) >> 16
-                        : b >= 251
-                                ? -(b - 251) * 256 - code.u8(at + 1) - 108
-                                : b >= 247 ? (b - 247) * 256 + code.u8(at + 1) + 108 : b - 139;
+        last = (int) Math.floor(CharStringNumbers.value(code, at));
         if (operands++ == 0) {
             firstEnd = out.size();
         }
     }
 
     private ByteView called(CffIndex subrs) {
-        int bias = subrs.count() < 1240 ? 107 : subrs.count() < 33900 ? 1131 : 32768;
-        int wanted = last + bias;
+        int wanted = subrs.subroutine(last);
         if (operands == 0 || lastAt < operandsAt) {
             throw new FontException(subrs.table().table(), -1, "calls a subroutine without saying which");
         }
@@ -175,13 +206,13 @@ final class CharStringFlattener {
     }
 
     private void escape(int b) {
-        if (b >= 34) {
-            out.u8(12);
+        if (b >= HFLEX) {
+            out.u8(ESCAPE);
             operator(b);
             widthTaken = true;
             return;
         }
-        out.u8(12).u8(b);
+        out.u8(ESCAPE).u8(b);
         operands = Math.max(0, operands + (b < EFFECT.length ? EFFECT[b] : 0));
         plain = false;
         lastAt = -1;
@@ -191,7 +222,7 @@ final class CharStringFlattener {
         int[] counts = regionCounts.orElseThrow(() -> new FontException("CFF ", -1, "blends, which only CFF2 does"));
         int regions = deltaSet >= 0 && deltaSet < counts.length ? counts[deltaSet] : 0;
         operands = Math.max(0, operands - 1 - last * regions);
-        out.u8(16);
+        out.u8(BLEND);
         lastAt = -1;
     }
 }

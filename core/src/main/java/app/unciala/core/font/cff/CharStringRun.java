@@ -1,5 +1,40 @@
 package app.unciala.core.font.cff;
 
+import static app.unciala.core.font.cff.CharStringOperators.BLEND;
+import static app.unciala.core.font.cff.CharStringOperators.CALLGSUBR;
+import static app.unciala.core.font.cff.CharStringOperators.CALLSUBR;
+import static app.unciala.core.font.cff.CharStringOperators.CNTRMASK;
+import static app.unciala.core.font.cff.CharStringOperators.DIV;
+import static app.unciala.core.font.cff.CharStringOperators.ENDCHAR;
+import static app.unciala.core.font.cff.CharStringOperators.ESCAPE;
+import static app.unciala.core.font.cff.CharStringOperators.FLEX;
+import static app.unciala.core.font.cff.CharStringOperators.FLEX1;
+import static app.unciala.core.font.cff.CharStringOperators.HFLEX;
+import static app.unciala.core.font.cff.CharStringOperators.HFLEX1;
+import static app.unciala.core.font.cff.CharStringOperators.HHCURVETO;
+import static app.unciala.core.font.cff.CharStringOperators.HINTMASK;
+import static app.unciala.core.font.cff.CharStringOperators.HLINETO;
+import static app.unciala.core.font.cff.CharStringOperators.HMOVETO;
+import static app.unciala.core.font.cff.CharStringOperators.HSTEM;
+import static app.unciala.core.font.cff.CharStringOperators.HSTEMHM;
+import static app.unciala.core.font.cff.CharStringOperators.HVCURVETO;
+import static app.unciala.core.font.cff.CharStringOperators.MUL;
+import static app.unciala.core.font.cff.CharStringOperators.RANDOM;
+import static app.unciala.core.font.cff.CharStringOperators.RCURVELINE;
+import static app.unciala.core.font.cff.CharStringOperators.RETURN;
+import static app.unciala.core.font.cff.CharStringOperators.RLINECURVE;
+import static app.unciala.core.font.cff.CharStringOperators.RLINETO;
+import static app.unciala.core.font.cff.CharStringOperators.RMOVETO;
+import static app.unciala.core.font.cff.CharStringOperators.RRCURVETO;
+import static app.unciala.core.font.cff.CharStringOperators.SQRT;
+import static app.unciala.core.font.cff.CharStringOperators.VHCURVETO;
+import static app.unciala.core.font.cff.CharStringOperators.VLINETO;
+import static app.unciala.core.font.cff.CharStringOperators.VMOVETO;
+import static app.unciala.core.font.cff.CharStringOperators.VSINDEX;
+import static app.unciala.core.font.cff.CharStringOperators.VSTEM;
+import static app.unciala.core.font.cff.CharStringOperators.VSTEMHM;
+import static app.unciala.core.font.cff.CharStringOperators.VVCURVETO;
+
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.outline.GlyphPoints;
@@ -89,92 +124,71 @@ final class CharStringRun {
                 throw new FontException("CFF ", -1, "has a charstring that takes too many steps");
             }
             int b = code.u8(at++);
-            if (b >= 32) {
-                at = number(code, b, at);
+            if (CharStringNumbers.begins(b)) {
+                stack.push(CharStringNumbers.value(code, at - 1));
+                fractions = fractions || CharStringNumbers.isFixed(b);
+                at += CharStringNumbers.length(b) - 1;
                 continue;
             }
             switch (b) {
-                case 28 -> {
-                    stack.push(code.i16(at));
-                    at += 2;
-                }
-                case 11 -> {
+                case RETURN -> {
                     return;
                 }
-                case 10 -> execute(subroutine(localSubrs), depth + 1);
-                case 29 -> execute(subroutine(globalSubrs), depth + 1);
-                case 19, 20 -> {
+                case CALLSUBR -> execute(subroutine(localSubrs), depth + 1);
+                case CALLGSUBR -> execute(subroutine(globalSubrs), depth + 1);
+                case HINTMASK, CNTRMASK -> {
                     stems();
                     at += hints + 7 >> 3;
                 }
-                case 12 -> escape(code.u8(at++));
+                case ESCAPE -> escape(code.u8(at++));
                 default -> operator(b);
             }
         }
     }
 
-    private int number(ByteView code, int b, int at) {
-        if (b <= 246) {
-            stack.push(b - 139);
-            return at;
-        }
-        if (b <= 250) {
-            stack.push((b - 247) * 256 + code.u8(at) + 108);
-            return at + 1;
-        }
-        if (b <= 254) {
-            stack.push(-(b - 251) * 256 - code.u8(at) - 108);
-            return at + 1;
-        }
-        stack.push(code.fixed(at));
-        fractions = true;
-        return at + 4;
-    }
-
     private ByteView subroutine(CffIndex subrs) {
-        int bias = subrs.count() < 1240 ? 107 : subrs.count() < 33900 ? 1131 : 32768;
-        return subrs.again((int) stack.pop() + bias);
+        return subrs.again(subrs.subroutine((int) stack.pop()));
     }
 
     private void operator(int b) {
-        if (b == 16 && regionCounts.isPresent()) {
+        if (b == BLEND && regionCounts.isPresent()) {
             blend();
             return;
         }
         switch (b) {
-            case 1, 3, 18, 23 -> stems();
-            case 4 -> {
+            case HSTEM, VSTEM, HSTEMHM, VSTEMHM -> stems();
+            case VMOVETO -> {
                 takeWidth(1);
                 move(0, stack.at(0));
             }
-            case 21 -> {
+            case RMOVETO -> {
                 takeWidth(2);
                 move(stack.at(0), stack.at(1));
             }
-            case 22 -> {
+            case HMOVETO -> {
                 takeWidth(1);
                 move(stack.at(0), 0);
             }
-            case 5 -> lines(0, stack.size);
-            case 6 -> alternatingLines(true);
-            case 7 -> alternatingLines(false);
-            case 8 -> curves(0, stack.size);
-            case 24 -> {
+            case RLINETO -> lines(0, stack.size);
+            case HLINETO -> alternatingLines(true);
+            case VLINETO -> alternatingLines(false);
+            case RRCURVETO -> curves(0, stack.size);
+            case RCURVELINE -> {
                 int end = Math.max(0, stack.size - 2);
                 curves(0, end);
                 lines(end, stack.size);
             }
-            case 25 -> {
+            case RLINECURVE -> {
                 int end = Math.max(0, stack.size - 6);
                 lines(0, end);
                 curves(end, stack.size);
             }
-            case 26 -> verticalCurves();
-            case 27 -> horizontalCurves();
-            case 30 -> alternatingCurves(false);
-            case 31 -> alternatingCurves(true);
-            case 15 -> deltaSet = (int) stack.at(0);
-            case 14 -> end();
+            case VVCURVETO -> verticalCurves();
+            case HHCURVETO -> horizontalCurves();
+            case VHCURVETO -> alternatingCurves(false);
+            case HVCURVETO -> alternatingCurves(true);
+            case VSINDEX -> deltaSet = (int) stack.at(0);
+            case ENDCHAR -> end();
             default -> throw new FontException("CFF ", -1, "has the unknown charstring operator " + b);
         }
         stack.size = 0;
@@ -333,9 +347,9 @@ final class CharStringRun {
     }
 
     private void escape(int b) {
-        fractions = fractions || b == 12 || b == 23 || b == 24 || b == 26;
+        fractions = fractions || b == DIV || b == RANDOM || b == MUL || b == SQRT;
         switch (b) {
-            case 34, 35, 36, 37 -> {
+            case HFLEX, FLEX, HFLEX1, FLEX1 -> {
                 flex(b);
                 stack.size = 0;
             }
@@ -347,15 +361,15 @@ final class CharStringRun {
         double startX = x;
         double startY = y;
         switch (b) {
-            case 34 -> {
+            case HFLEX -> {
                 curve(stack.at(0), 0, stack.at(1), stack.at(2), stack.at(3), 0);
                 curve(stack.at(4), 0, stack.at(5), startY - y, stack.at(6), 0);
             }
-            case 35 -> {
+            case FLEX -> {
                 curve(stack.at(0), stack.at(1), stack.at(2), stack.at(3), stack.at(4), stack.at(5));
                 curve(stack.at(6), stack.at(7), stack.at(8), stack.at(9), stack.at(10), stack.at(11));
             }
-            case 36 -> {
+            case HFLEX1 -> {
                 curve(stack.at(0), stack.at(1), stack.at(2), stack.at(3), stack.at(4), 0);
                 curve(stack.at(5), 0, stack.at(6), stack.at(7), stack.at(8), startY - (y + stack.at(7)));
             }

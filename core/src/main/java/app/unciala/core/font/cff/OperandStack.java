@@ -1,5 +1,26 @@
 package app.unciala.core.font.cff;
 
+import static app.unciala.core.font.cff.CharStringOperators.ABS;
+import static app.unciala.core.font.cff.CharStringOperators.ADD;
+import static app.unciala.core.font.cff.CharStringOperators.AND;
+import static app.unciala.core.font.cff.CharStringOperators.DIV;
+import static app.unciala.core.font.cff.CharStringOperators.DROP;
+import static app.unciala.core.font.cff.CharStringOperators.DUP;
+import static app.unciala.core.font.cff.CharStringOperators.EQ;
+import static app.unciala.core.font.cff.CharStringOperators.EXCH;
+import static app.unciala.core.font.cff.CharStringOperators.GET;
+import static app.unciala.core.font.cff.CharStringOperators.IFELSE;
+import static app.unciala.core.font.cff.CharStringOperators.INDEX;
+import static app.unciala.core.font.cff.CharStringOperators.MUL;
+import static app.unciala.core.font.cff.CharStringOperators.NEG;
+import static app.unciala.core.font.cff.CharStringOperators.NOT;
+import static app.unciala.core.font.cff.CharStringOperators.OR;
+import static app.unciala.core.font.cff.CharStringOperators.PUT;
+import static app.unciala.core.font.cff.CharStringOperators.RANDOM;
+import static app.unciala.core.font.cff.CharStringOperators.ROLL;
+import static app.unciala.core.font.cff.CharStringOperators.SQRT;
+import static app.unciala.core.font.cff.CharStringOperators.SUB;
+
 import app.unciala.core.font.FontException;
 import java.util.function.DoubleBinaryOperator;
 
@@ -18,47 +39,47 @@ final class OperandStack {
     /** Carries out the operator 12 {@code b}. */
     void arithmetic(int b) {
         switch (b) {
-            case 3 -> binary((l, r) -> l != 0 && r != 0 ? 1 : 0);
-            case 4 -> binary((l, r) -> l != 0 || r != 0 ? 1 : 0);
-            case 5 -> push(pop() == 0 ? 1 : 0);
-            case 9 -> push(Math.abs(pop()));
-            case 10 -> binary(Double::sum);
-            case 11 -> binary((l, r) -> l - r);
-            case 12 -> binary((l, r) -> r == 0 ? 0 : l / r);
-            case 14 -> push(-pop());
-            case 15 -> binary((l, r) -> l == r ? 1 : 0);
-            case 18 -> pop();
-            case 20 -> {
+            case AND -> binary((l, r) -> l != 0 && r != 0 ? 1 : 0);
+            case OR -> binary((l, r) -> l != 0 || r != 0 ? 1 : 0);
+            case NOT -> push(pop() == 0 ? 1 : 0);
+            case ABS -> push(Math.abs(pop()));
+            case ADD -> binary(Double::sum);
+            case SUB -> binary((l, r) -> l - r);
+            case DIV -> binary((l, r) -> r == 0 ? 0 : l / r);
+            case NEG -> push(-pop());
+            case EQ -> binary((l, r) -> l == r ? 1 : 0);
+            case DROP -> pop();
+            case PUT -> {
                 int index = (int) pop();
                 storage[Math.floorMod(index, storage.length)] = pop();
             }
-            case 21 -> push(storage[Math.floorMod((int) pop(), storage.length)]);
-            case 22 -> {
+            case GET -> push(storage[Math.floorMod((int) pop(), storage.length)]);
+            case IFELSE -> {
                 double v2 = pop();
                 double v1 = pop();
                 double s2 = pop();
                 double s1 = pop();
                 push(v1 <= v2 ? s1 : s2);
             }
-            case 23 -> push(0.5);
-            case 24 -> binary((l, r) -> l * r);
-            case 26 -> push(Math.sqrt(Math.max(0, pop())));
-            case 27 -> {
+            case RANDOM -> push(0.5);
+            case MUL -> binary((l, r) -> l * r);
+            case SQRT -> push(Math.sqrt(Math.max(0, pop())));
+            case DUP -> {
                 double top = pop();
                 push(top);
                 push(top);
             }
-            case 28 -> {
+            case EXCH -> {
                 double top = pop();
                 double below = pop();
                 push(top);
                 push(below);
             }
-            case 29 -> {
+            case INDEX -> {
                 int index = Math.max(0, (int) pop());
                 push(at(size - 1 - index));
             }
-            case 30 -> roll();
+            case ROLL -> roll();
             default -> throw new FontException("CFF ", -1, "has the unknown charstring operator 12 " + b);
         }
     }

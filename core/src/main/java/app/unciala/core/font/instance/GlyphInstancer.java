@@ -147,15 +147,11 @@ final class GlyphInstancer {
 
     private Sfnt withGlyphs(List<byte[]> glyphs) {
         ByteSink data = new ByteSink(1 << 16);
-        ByteSink loca = new ByteSink().u32(0);
-        for (byte[] glyph : glyphs) {
-            data.bytes(glyph).pad4();
-            loca.u32(data.size());
+        int[] offsets = new int[glyphs.size() + 1];
+        for (int i = 0; i < glyphs.size(); i++) {
+            data.bytes(glyphs.get(i)).pad4();
+            offsets[i + 1] = data.size();
         }
-        ByteSink head = new ByteSink().bytes(face.require("head"));
-        head.putU16(50, 1);
-        return face.with("glyf", data.size() == 0 ? new byte[4] : data.toArray())
-                .with("loca", loca.toArray())
-                .with("head", head.toArray());
+        return GlyfTable.replace(face, data, offsets);
     }
 }

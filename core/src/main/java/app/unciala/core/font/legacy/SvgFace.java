@@ -9,9 +9,11 @@ import app.unciala.core.font.cff.CffWriter;
 import app.unciala.core.font.outline.Outline;
 import app.unciala.core.font.sfnt.CmapWriter;
 import app.unciala.core.font.sfnt.HmtxTable;
+import app.unciala.core.font.sfnt.KernWriter;
 import app.unciala.core.font.sfnt.NameTable;
 import app.unciala.core.font.sfnt.NameTable.NameRecord;
 import app.unciala.core.font.sfnt.NameWriter;
+import app.unciala.core.font.sfnt.Os2Table;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -231,7 +233,8 @@ final class SvgFace {
             out.u16(0);
         }
         out.bytes(new byte[10]).u32(0).u32(0).u32(0).u32(0).tag("    ");
-        out.u16((italic ? 1 : 0) | (weight == 700 ? 1 << 5 : 0) | (italic || weight == 700 ? 0 : 1 << 6));
+        int style = (italic ? Os2Table.ITALIC : 0) | (weight == 700 ? Os2Table.BOLD : 0);
+        out.u16(style == 0 ? Os2Table.REGULAR : style);
         out.u16(Math.min(0xFFFF, cmap.isEmpty() ? 0 : cmap.firstKey()));
         out.u16(Math.min(0xFFFF, cmap.isEmpty() ? 0 : cmap.lastKey()));
         out.u16(ascender).u16(descender).u16(0).u16(ascender).u16(-descender);
@@ -239,11 +242,8 @@ final class SvgFace {
     }
 
     private byte[] kern() {
-        int count = kerning.size();
-        int power = Integer.highestOneBit(count);
-        ByteSink out = new ByteSink().u16(0).u16(1).u16(0).u16(14 + 6 * count).u16(1);
-        out.u16(count).u16(6 * power).u16(Integer.numberOfTrailingZeros(power)).u16(6 * (count - power));
-        kerning.forEach((pair, value) -> out.u32(pair).u16(value));
-        return out.toArray();
+        ByteSink pairs = new ByteSink();
+        kerning.forEach((pair, value) -> pairs.u32(pair).u16(value));
+        return KernWriter.table(1, KernWriter.subtable(KernWriter.HORIZONTAL, pairs));
     }
 }

@@ -67,7 +67,6 @@ public final class CmapWriter {
         List<Segment> segments = segments(runs(mapping));
         segments.add(new Segment(0xFFFF, 0xFFFF, false, List.of(new Run(0xFFFF, 0xFFFF, 0))));
         int count = segments.size();
-        int power = Integer.highestOneBit(count);
         ByteSink offsets = new ByteSink();
         ByteSink glyphs = new ByteSink();
         for (int i = 0; i < count; i++) {
@@ -80,8 +79,8 @@ public final class CmapWriter {
             }
         }
         ByteSink out = new ByteSink();
-        out.u16(4).u16(16 + 8 * count + glyphs.size()).u16(0).u16(2 * count).u16(2 * power);
-        out.u16(Integer.numberOfTrailingZeros(power)).u16(2 * (count - power));
+        out.u16(4).u16(16 + 8 * count + glyphs.size()).u16(0).u16(2 * count);
+        SearchRange.of(count, 2).writeTo(out);
         segments.forEach(segment -> out.u16(segment.last()));
         out.u16(0);
         segments.forEach(segment -> out.u16(segment.first()));

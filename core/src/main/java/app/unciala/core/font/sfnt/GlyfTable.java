@@ -1,10 +1,17 @@
 package app.unciala.core.font.sfnt;
 
+import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 
 /** {@code glyf} with {@code loca}: the bytes of each glyph; a glyph of no bytes draws nothing. */
 public final class GlyfTable {
+    /** The longest {@code glyf} that short offsets reach. */
+    public static final int MAX_SHORT = 2 * 0xFFFF;
+
+    /** Where {@code head} says how wide offsets are. */
+    private static final int INDEX_TO_LOC_FORMAT = 50;
+
     private final ByteView glyf;
     private final int[] offsets;
 
@@ -28,6 +35,35 @@ public final class GlyfTable {
             offsets[glyph] = (int) offset;
         }
         return new GlyfTable(glyf, offsets);
+    }
+
+    /**
+     * A face with other glyphs.
+     *
+     * @param glyphs their bytes, each from an offset that four divides
+     * @param offsets of {@code glyphs}, one more than there are glyphs
+     */
+    public static Sfnt replace(Sfnt face, ByteSink glyphs, int[] offsets) {
+        boolean isLong = glyphs.size() > MAX_SHORT;
+        ByteSink head = new ByteSink().bytes(face.require("head"));
+        head.putU16(INDEX_TO_LOC_FORMAT, isLong ? 1 : 0);
+        // A font needs a glyf table with something in it.
+        return face.with("glyf", glyphs.size() == 0 ? new byte[4] : glyphs.toArray())
+                .with("loca", offsets(offsets, isLong))
+                .with("head", head.toArray());
+    }
+
+    /** Offsets as {@code loca} and {@code gvar} have them: in 32 bits each, or as half of them in 16. */
+    public static byte[] offsets(int[] offsets, boolean isLong) {
+        ByteSink out = new ByteSink(4 * offsets.length);
+        for (int offset : offsets) {
+            if (isLong) {
+                out.u32(offset);
+            } else {
+                out.u16(offset / 2);
+            }
+        }
+        return out.toArray();
     }
 
     public int numGlyphs() {

@@ -23,10 +23,13 @@ public record Os2Table(
         int typoLineGap,
         int winAscent,
         int winDescent) {
-    private static final int ITALIC = 1;
-    private static final int BOLD = 1 << 5;
+    /** Bits of {@code fsSelection}. */
+    public static final int ITALIC = 1;
+
+    public static final int BOLD = 1 << 5;
+    public static final int REGULAR = 1 << 6;
+    public static final int OBLIQUE = 1 << 9;
     private static final int USE_TYPO_METRICS = 1 << 7;
-    private static final int OBLIQUE = 1 << 9;
 
     /** The table, or nothing for the old TrueType fonts that have none or a stump of it. */
     public static Optional<Os2Table> read(Sfnt face) {

@@ -6,6 +6,9 @@ import java.util.Map;
 
 /** Writes a face as a bare TTF or OTF file; the same tables give the same bytes. */
 public final class SfntWriter {
+    /** The bytes of a table record. */
+    private static final int RECORD = 16;
+
     private static final int HEAD_ADJUSTMENT = 8;
     private static final int ADJUSTMENT_BASE = 0xB1B0AFBA;
 
@@ -14,11 +17,9 @@ public final class SfntWriter {
     public static byte[] write(Sfnt face) {
         Map<String, ByteView> tables = face.tables();
         int count = tables.size();
-        int power = Integer.highestOneBit(count);
-        ByteSink out = new ByteSink();
-        out.u32(face.flavor()).u16(count).u16(power * 16);
-        out.u16(Integer.numberOfTrailingZeros(power)).u16((count - power) * 16);
-        int offset = 12 + 16 * count;
+        ByteSink out = new ByteSink().u32(face.flavor()).u16(count);
+        SearchRange.of(count, RECORD).writeTo(out);
+        int offset = 12 + RECORD * count;
         for (Map.Entry<String, ByteView> entry : tables.entrySet()) {
             ByteView table = entry.getValue();
             int checksum = table.checksum();

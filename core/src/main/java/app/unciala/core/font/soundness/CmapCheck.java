@@ -3,6 +3,7 @@ package app.unciala.core.font.soundness;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.Work;
 import app.unciala.core.font.sfnt.MaxpTable;
+import app.unciala.core.font.sfnt.SearchRange;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.HashSet;
 import java.util.Set;
@@ -71,14 +72,12 @@ final class CmapCheck {
     private void segments(ByteView table) {
         findings.addIf(table.u16(4) != 0, "cmap", "is for one language of the Macintosh");
         int twice = table.u16(6);
-        int power = Integer.highestOneBit(Math.max(1, twice / 2));
         if (twice == 0 || twice % 2 != 0) {
             findings.add("cmap", "has half a segment");
             return;
         }
-        if (table.u16(8) != 2 * power
-                || table.u16(10) != Integer.numberOfTrailingZeros(power)
-                || table.u16(12) != twice - 2 * power) {
+        SearchRange said = new SearchRange(table.u16(8), table.u16(10), table.u16(12));
+        if (!said.equals(SearchRange.of(twice / 2, 2))) {
             findings.add("cmap", "has search values that do not fit its " + twice / 2 + " segments");
         }
         int startAt = 16 + twice;

@@ -1,6 +1,8 @@
 package app.unciala.core.font.soundness;
 
 import app.unciala.core.font.ByteView;
+import app.unciala.core.font.sfnt.KernWriter;
+import app.unciala.core.font.sfnt.SearchRange;
 import app.unciala.core.font.sfnt.Sfnt;
 import java.util.Optional;
 
@@ -27,8 +29,10 @@ final class KernCheck {
                 return;
             }
             boolean pairs = kern.u16(at + 4) >> 8 == 0;
-            int power = Integer.highestOneBit(Math.max(1, pairs ? kern.u16(at + HEADER) : 1));
-            if (pairs && kern.u16(at + HEADER + 4) != Integer.numberOfTrailingZeros(power)) {
+            if (pairs
+                    && kern.u16(at + HEADER + 4)
+                            != SearchRange.of(kern.u16(at + HEADER), KernWriter.PAIR_SIZE)
+                                    .entrySelector()) {
                 findings.add("kern", "has search values that do not fit its " + kern.u16(at + HEADER) + " pairs");
                 return;
             }

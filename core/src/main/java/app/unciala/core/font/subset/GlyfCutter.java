@@ -10,8 +10,6 @@ import app.unciala.core.font.sfnt.Sfnt;
 /** Writes {@code glyf}, {@code loca} and {@code gvar} for fewer glyphs. */
 final class GlyfCutter {
     private static final int HAS_INSTRUCTIONS = 0x0100;
-    private static final int MAX_SHORT_LOCA = 0x1FFFE;
-
     private final GlyphMap map;
     private final boolean hinting;
 
@@ -35,21 +33,7 @@ final class GlyfCutter {
             }
             offsets[glyph + 1] = glyf.size();
         }
-        boolean isShort = glyf.size() <= MAX_SHORT_LOCA;
-        ByteSink loca = new ByteSink(4 * offsets.length);
-        for (int offset : offsets) {
-            if (isShort) {
-                loca.u16(offset / 2);
-            } else {
-                loca.u32(offset);
-            }
-        }
-        ByteSink head = new ByteSink().bytes(face.require("head"));
-        head.putU16(50, isShort ? 0 : 1);
-        // A font needs a glyf table with something in it.
-        return face.with("glyf", glyf.size() == 0 ? new byte[4] : glyf.toArray())
-                .with("loca", loca.toArray())
-                .with("head", head.toArray());
+        return GlyfTable.replace(face, glyf, offsets);
     }
 
     private byte[] simple(ByteView glyph) {
@@ -104,18 +88,12 @@ final class GlyfCutter {
             }
             offsets[glyph + 1] = data.size();
         }
-        boolean isShort = data.size() <= MAX_SHORT_LOCA;
+        boolean isShort = data.size() <= GlyfTable.MAX_SHORT;
         ByteSink out = new ByteSink(data.size());
         int newSharedAt = 20 + (isShort ? 2 : 4) * offsets.length;
         out.bytes(gvar.slice(0, 8)).u32(newSharedAt).u16(map.size()).u16(gvar.u16(14) & ~1 | (isShort ? 0 : 1));
         out.u32(newSharedAt + sharedLength);
-        for (int offset : offsets) {
-            if (isShort) {
-                out.u16(offset / 2);
-            } else {
-                out.u32(offset);
-            }
-        }
+        out.bytes(GlyfTable.offsets(offsets, !isShort));
         return out.bytes(gvar.slice(sharedAt, sharedLength)).bytes(data).toArray();
     }
 

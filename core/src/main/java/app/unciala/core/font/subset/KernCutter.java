@@ -3,6 +3,7 @@ package app.unciala.core.font.subset;
 import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.layout.GlyphMap;
+import app.unciala.core.font.sfnt.KernWriter;
 import java.util.BitSet;
 import java.util.Optional;
 
@@ -33,26 +34,13 @@ final class KernCutter {
                     }
                 }
                 if (kept.size() > 0) {
-                    int n = kept.size() / 6;
-                    int power = Integer.highestOneBit(n);
-                    subtables
-                            .u16(0)
-                            .u16(HEADER + kept.size())
-                            .u16(kern.u16(at + 4))
-                            .u16(n)
-                            .u16(6 * power);
-                    subtables
-                            .u16(Integer.numberOfTrailingZeros(power))
-                            .u16(6 * (n - power))
-                            .bytes(kept);
+                    subtables.bytes(KernWriter.subtable(kern.u16(at + 4), kept));
                     count++;
                 }
             }
             // The length has 16 bits, which large tables overflow; the pairs say how long it is.
             at += kern.u8(at + 4) == 0 ? HEADER + 6 * pairs : Math.max(HEADER, kern.u16(at + 2));
         }
-        return count == 0
-                ? Optional.empty()
-                : Optional.of(new ByteSink().u16(0).u16(count).bytes(subtables).toArray());
+        return count == 0 ? Optional.empty() : Optional.of(KernWriter.table(count, subtables));
     }
 }

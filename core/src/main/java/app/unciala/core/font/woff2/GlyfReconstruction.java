@@ -4,6 +4,7 @@ import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.ByteView;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.sfnt.CompositeGlyph;
+import app.unciala.core.font.sfnt.GlyfTable;
 import app.unciala.core.font.sfnt.SimpleGlyph;
 
 /** Undoes the transform of {@code glyf} (section 5.1): both tables anew, and each glyph's xMin for {@code hmtx}. */
@@ -73,18 +74,10 @@ record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
                 out.pad4();
             }
             offsets[numGlyphs] = out.size();
-            if (!longOffsets && out.size() > MAX_SHORT) {
+            if (!longOffsets && out.size() > GlyfTable.MAX_SHORT) {
                 throw new FontException("loca", -1, "has short offsets for a glyf table of " + out.size() + " bytes");
             }
-            ByteSink loca = new ByteSink(4 * offsets.length);
-            for (int offset : offsets) {
-                if (longOffsets) {
-                    loca.u32(offset);
-                } else {
-                    loca.u16(offset >> 1);
-                }
-            }
-            return new GlyfReconstruction(out.toArray(), loca.toArray(), xMins);
+            return new GlyfReconstruction(out.toArray(), GlyfTable.offsets(offsets, longOffsets), xMins);
         }
 
         private int composite(int glyph) {
