@@ -14,12 +14,17 @@ import app.unciala.core.font.variation.Location;
 import app.unciala.core.font.variation.MetricsVariation;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Moves the points of all glyphs to where they are at a location, and writes the outlines and metrics they have there. */
 final class GlyphInstancer {
     private static final int WORDS = 0x0001;
     private static final int XY_VALUES = 0x0002;
     private static final int PHANTOMS = 4;
+    /** Where a glyph's highest y stands, and in {@code hhea} and {@code vhea} the number of metrics. */
+    private static final int Y_MAX = 8;
+
+    private static final int COUNT_OF_METRICS = 34;
 
     private final Sfnt face;
     private final GlyfTable glyf;
@@ -27,6 +32,9 @@ final class GlyphInstancer {
     private final HmtxTable metrics;
     private final int[] advances;
     private final double[] origins;
+    private final @Nullable HmtxTable vertical;
+    private final int[] heights;
+    private final double[] tops;
 
     GlyphInstancer(Sfnt face, Location location) {
         this.face = face;
@@ -35,6 +43,18 @@ final class GlyphInstancer {
         metrics = HmtxTable.read(face);
         advances = metrics.advances().clone();
         origins = new double[advances.length];
+        boolean hasVertical =
+                face.table("vmtx").isPresent() && face.table("vhea").isPresent();
+        vertical = hasVertical
+                ? HmtxTable.read(face.require("vmtx"), face.require("vhea").u16(COUNT_OF_METRICS), advances.length)
+                : null;
+        heights = vertical == null ? new int[0] : vertical.advances().clone();
+        tops = new double[heights.length];
+        face.table("VVAR").map(MetricsVariation::read).ifPresent(vvar -> {
+            for (int glyph = 0; glyph < heights.length; glyph++) {
+                heights[glyph] += (int) Math.round(vvar.advanceDelta(glyph, location));
+            }
+        });
         face.table("HVAR").map(MetricsVariation::read).ifPresent(hvar -> {
             for (int glyph = 0; glyph < advances.length; glyph++) {
                 advances[glyph] += (int) Math.round(hvar.advanceDelta(glyph, location));
@@ -58,10 +78,28 @@ final class GlyphInstancer {
             bearings[glyph] =
                     bytes.length == 0 ? metrics.leftSideBearings()[glyph] : (int) Math.round(xMin - origins[glyph]);
         }
-        HmtxTable settled = new HmtxTable(advances, bearings);
-        ByteSink hhea = new ByteSink().bytes(face.require("hhea"));
-        hhea.putU16(34, settled.numberOfHMetrics());
-        return withGlyphs(glyphs).with("hmtx", settled.write()).with("hhea", hhea.toArray());
+        Sfnt settled = withMetrics(withGlyphs(glyphs), "hhea", "hmtx", new HmtxTable(advances, bearings));
+        return vertical == null
+                ? settled
+                : withMetrics(settled, "vhea", "vmtx", new HmtxTable(heights, topBearings(glyphs, vertical)));
+    }
+
+    private int[] topBearings(List<byte[]> glyphs, HmtxTable before) {
+        int[] bearings = before.leftSideBearings().clone();
+        for (int glyph = 0; glyph < bearings.length; glyph++) {
+            byte[] bytes = glyphs.get(glyph);
+            if (bytes.length > 0) {
+                bearings[glyph] = (int)
+                        Math.round(tops[glyph] - ByteView.of(bytes, "glyf").i16(Y_MAX));
+            }
+        }
+        return bearings;
+    }
+
+    private static Sfnt withMetrics(Sfnt face, String header, String table, HmtxTable metrics) {
+        ByteSink changed = new ByteSink().bytes(face.require(header));
+        changed.putU16(COUNT_OF_METRICS, metrics.numberOfHMetrics());
+        return face.with(table, metrics.write()).with(header, changed.toArray());
     }
 
     private byte[] glyph(int glyph) {
@@ -117,13 +155,28 @@ final class GlyphInstancer {
         return out.bytes(bytes.from(at)).toArray();
     }
 
-    /** The first two phantom points are the origin and the advance; HVAR, where there is one, says the same faster. */
+    /**
+     * The first two phantom points are the origin and the advance, the others the same from the top down; HVAR and VVAR,
+     * where there are any, say the advances faster.
+     */
     private void settlePhantoms(int glyph, GlyphVariations.Deltas deltas, int at) {
         origins[glyph] = deltas.xs()[at] + originOf(glyph);
         if (face.table("HVAR").isEmpty()) {
             advances[glyph] =
                     Math.max(0, (int) Math.round(metrics.advances()[glyph] + deltas.xs()[at + 1] - deltas.xs()[at]));
         }
+        if (vertical != null) {
+            tops[glyph] = topOf(glyph, vertical) + deltas.ys()[at + 2];
+            if (face.table("VVAR").isEmpty()) {
+                double longer = deltas.ys()[at + 2] - deltas.ys()[at + 3];
+                heights[glyph] = Math.max(0, (int) Math.round(vertical.advances()[glyph] + longer));
+            }
+        }
+    }
+
+    private double topOf(int glyph, HmtxTable before) {
+        ByteView bytes = glyf.glyph(glyph);
+        return bytes.length() == 0 ? 0 : bytes.i16(Y_MAX) + before.leftSideBearings()[glyph];
     }
 
     private double originOf(int glyph) {

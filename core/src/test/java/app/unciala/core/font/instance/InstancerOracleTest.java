@@ -8,11 +8,15 @@ import app.unciala.core.face.FaceIdentity;
 import app.unciala.core.face.Slope;
 import app.unciala.core.face.Slot;
 import app.unciala.core.face.StaticFaces;
+import app.unciala.core.font.ByteSink;
 import app.unciala.core.font.FontException;
 import app.unciala.core.font.FontFormat;
 import app.unciala.core.font.FontReader;
 import app.unciala.core.font.FontWriter;
+import app.unciala.core.font.sfnt.HmtxTable;
+import app.unciala.core.font.sfnt.MaxpTable;
 import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.core.font.variation.Location;
 import app.unciala.core.testing.RealFonts;
 import app.unciala.core.testing.Tool;
 import java.nio.file.Files;
@@ -60,6 +64,66 @@ class InstancerOracleTest {
 
     @TempDir
     Path folder;
+
+    /** Gives a variable font vertical metrics, which its phantom points leave as they are. */
+    private static final String WITH_VERTICAL = """
+            import sys
+            from fontTools.ttLib import TTFont, newTable
+            font = TTFont(sys.argv[1])
+            vhea = newTable('vhea'); vhea.tableVersion = 0x00011000
+            for field in ('ascent', 'descent', 'lineGap', 'advanceHeightMax', 'minTopSideBearing', 'minBottomSideBearing',
+                          'yMaxExtent', 'caretSlopeRise', 'caretSlopeRun', 'caretOffset', 'reserved1', 'reserved2',
+                          'reserved3', 'reserved4', 'metricDataFormat', 'numberOfVMetrics'):
+                setattr(vhea, field, 0)
+            font['vhea'] = vhea; vmtx = newTable('vmtx'); vmtx.metrics = {}
+            for i, name in enumerate(font.getGlyphOrder()): vmtx.metrics[name] = (2000 + i % 3, 50 + i % 7)
+            font['vmtx'] = vmtx
+            font.save(sys.argv[2])
+            """;
+
+    private static final String COMPARE_VERTICAL = """
+            import io, sys
+            from fontTools.ttLib import TTFont
+            from fontTools.varLib import instancer
+            source = TTFont(sys.argv[1]); ours = TTFont(sys.argv[2]); written = io.BytesIO()
+            at = {axis.axisTag: axis.defaultValue for axis in source['fvar'].axes}; at['wght'] = 800
+            instancer.instantiateVariableFont(source, at).save(written); theirs = TTFont(written); compared = 0
+            for name in theirs.getGlyphOrder():
+                (height, top), (high, bearing) = theirs['vmtx'][name], ours['vmtx'][name]
+                slack = 1 if theirs['glyf'][name].isComposite() else 0
+                if height != high or abs(top - bearing) > slack: print(name, height, top, high, bearing)
+                compared += top != 50 + theirs.getGlyphID(name) % 7
+            print('moved', compared > 500)
+            """;
+
+    @Test
+    void verticalMetricsFollowTheOutlines(@TempDir Path folder) throws Exception {
+        Path source = folder.resolve("vertical.ttf");
+        Tool.python(WITH_VERTICAL, RealFonts.named("Inter.var.ttf"), source);
+        Sfnt face = FontReader.read(RealFonts.bytes(source)).faces().get(0);
+        Location location = Location.of(face, Map.of("wght", 800.0));
+        Sfnt settled = Instancer.settle(face, location);
+        Path ours = Files.write(folder.resolve("ours.ttf"), FontWriter.write(settled, FontFormat.TTF));
+        assertThat(Tool.python(COMPARE_VERTICAL, source, ours)).isEqualToIgnoringNewLines("moved True");
+
+        // VVAR made of HVAR: heights then grow as widths do.
+        ByteSink vvar = new ByteSink().bytes(face.require("HVAR").slice(0, 4));
+        for (int offset = 4; offset < 20; offset += 4) {
+            int at = face.require("HVAR").i32(offset);
+            vvar.u32(at == 0 ? 0 : at + 4);
+        }
+        vvar.u32(0).bytes(face.require("HVAR").from(20));
+        Sfnt varied = Instancer.settle(face.with("VVAR", vvar.toArray()), location);
+        int glyphs = MaxpTable.read(face).numGlyphs();
+        int[] heights = HmtxTable.read(
+                        varied.require("vmtx"), varied.require("vhea").u16(34), glyphs)
+                .advances();
+        int[] before = HmtxTable.read(face).advances();
+        int[] after = HmtxTable.read(varied).advances();
+        for (int glyph = 0; glyph < glyphs; glyph++) {
+            assertThat(heights[glyph] - 2000 - glyph % 3).isEqualTo(after[glyph] - before[glyph]);
+        }
+    }
 
     @ParameterizedTest
     @CsvSource({
