@@ -134,6 +134,7 @@ function Paste({ siteId }: { siteId: string }) {
       }}
     >
       <TextField
+        className="pasted"
         label={words.browserPasted}
         multiline
         fullWidth
