@@ -74,7 +74,7 @@ export const words = {
   planSaved: "Saved what is checked.",
   browser: "From your own browser",
   browserWhy:
-    "The server signs in to no page and runs no script. A page that needs either is read where it is open: the reader below takes along its elements, style sheets and fonts, and of texts only the characters unless you keep them. Checks use it from then on.",
+    "The server fills in no form to sign in and runs no script. A page that needs either is read where it is open: the reader below takes along its elements, style sheets and fonts, and of texts only the characters unless you keep them. Checks use it from then on.",
   browserBookmark: "Read the type of this page",
   browserDrag: "Drag this into your browser’s bookmarks, and press it there on the open page.",
   browserConsole: "Copy for the console",

@@ -13,13 +13,13 @@ export async function collect(page: Document, keepsTexts: boolean): Promise<Coll
   await page.fonts.ready;
   const sheets = sheetsOf(page);
   const { document, styles, texts } = elementsOf(page, attributesAskedFor(sheets.selectors), keepsTexts);
-  const files = await filesOf([...sheets.addresses, ...fontsFirst(window, sheets)], page.baseURI);
+  const files = await filesOf([...sheets.addresses, ...fontsFirst(window, sheets)], window.location.href);
   return {
     texts,
     reading: {
       version: 1,
       page: addressOf(window.location, keepsTexts),
-      base: page.baseURI,
+      base: addressOf(new URL(page.baseURI), keepsTexts),
       title: keepsTexts ? page.title : "",
       textKept: keepsTexts,
       quirks: page.compatMode === "BackCompat",
@@ -48,7 +48,7 @@ function shownFile(file: FetchedFile, { addresses, rulesByAddress }: Sheets): Fe
   return rules === undefined ? [] : [asFetched(file.address, rules)];
 }
 
-/** The page's address; what stands behind the path may say who is signed in, as texts may. */
+/** An address of the page; what stands behind the path may say who is signed in, as texts may. */
 export function addressOf(
   { origin, pathname, search }: Pick<Location, "origin" | "pathname" | "search">,
   whole: boolean,

@@ -6,24 +6,27 @@ const mostFiles = 250;
 /** Of all files together, in Base64: the server takes no more. */
 const mostBytes = 6_000_000;
 
-/** Fetches files as the page itself would, most of them from the browser's cache, those named first before others. */
+/**
+ * Fetches files as the page itself would, most of them from the browser's cache, each once and in their order; what
+ * would be too much in all is left out.
+ */
 export async function filesOf(addresses: string[], page: string): Promise<FetchedFile[]> {
-  const waiting = [...new Set(addresses)].slice(0, mostFiles);
+  const wanted = [...new Set(addresses)].slice(0, mostFiles);
+  const waiting = [...wanted];
   const files = new Map<string, FetchedFile>();
   let bytes = 0;
   const work = async () => {
     for (let address = waiting.shift(); address !== undefined; address = waiting.shift()) {
       const file = await fetched(address, page);
-      bytes += file.base64?.length ?? 0;
-      if (bytes <= mostBytes) {
+      const size = file.base64?.length ?? 0;
+      if (bytes + size <= mostBytes) {
+        bytes += size;
         files.set(address, file);
       }
     }
   };
   await Promise.all(Array.from({ length: atOnce }, work));
-  return addresses
-    .flatMap((address) => files.get(address) ?? [])
-    .filter((file, i, all) => all.indexOf(file) === i);
+  return wanted.flatMap((address) => files.get(address) ?? []);
 }
 
 async function fetched(address: string, page: string): Promise<FetchedFile> {

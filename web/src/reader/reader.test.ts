@@ -1,7 +1,7 @@
 import { http, HttpResponse } from "msw";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { afterEach, beforeEach, describe, expect, it } from "vitest";
 import { network } from "../testing/network";
-import { addressOf } from "./collect";
+import { addressOf, collect } from "./collect";
 import { attributesAskedFor, elementsOf, ownElement, styleAttribute, typeOnly } from "./elements";
 import { base64, filesOf } from "./files";
 import { sent } from "./panel";
@@ -57,6 +57,33 @@ describe("the address of a page", () => {
   it("is told without what stands behind its path, unless texts are kept", () => {
     expect(addressOf(location, false)).toBe("https://a.example/board");
     expect(addressOf(location, true)).toBe("https://a.example/board?user=ilse");
+  });
+});
+
+describe("a reading", () => {
+  it("has nothing of the page’s addresses behind their paths, unless texts are kept", async () => {
+    Element.prototype.checkVisibility = () => true;
+    Object.defineProperty(document, "fonts", {
+      configurable: true,
+      value: Object.assign(new Set([{ family: '"Scripted"' }]), { ready: Promise.resolve() }),
+    });
+    const { pathname } = window.location;
+    window.history.replaceState(null, "", "/board?user=ilse#top");
+    document.head.innerHTML = '<base href="https://cdn.example/files/?of=ilse">';
+    document.body.innerHTML = "<p>Hello</p>";
+    const inside = (await collect(document, false)).reading;
+    const whole = (await collect(document, true)).reading;
+    document.documentElement.innerHTML = "";
+    window.history.replaceState(null, "", pathname);
+    expect(JSON.stringify(inside)).not.toMatch(/ilse|#top/);
+    expect(inside).toMatchObject({
+      page: `${window.location.origin}/board`,
+      base: "https://cdn.example/files/",
+      title: "",
+      textKept: false,
+      scriptFamilies: ["scripted"],
+    });
+    expect(whole.page).toMatch(/\/board\?user=ilse$/);
   });
 });
 
@@ -178,6 +205,25 @@ describe("files", () => {
     );
     const names = Array.from({ length: 5 }, (_, i) => `https://a.example/${i}`);
     expect((await filesOf(names, "https://a.example/")).length).toBe(2);
+    network.use(
+      http.get("https://a.example/0", () => HttpResponse.arrayBuffer(new ArrayBuffer(9_000_000))),
+      http.get("https://a.example/4", () => HttpResponse.arrayBuffer(new ArrayBuffer(10))),
+    );
+    const fitting = (await filesOf(names, "https://a.example/")).map(({ address }) => address);
+    expect(fitting, "one that is too large leaves room for others").toContain("https://a.example/4");
+    expect(fitting).not.toContain("https://a.example/0");
+  });
+
+  it("are asked for with the cookies of the page’s own origin, and of no other", async () => {
+    const credentials: string[] = [];
+    network.use(
+      http.get("https://:host/f.woff2", ({ request }) => {
+        credentials.push(`${new URL(request.url).host} ${request.credentials}`);
+        return HttpResponse.arrayBuffer(new ArrayBuffer(1));
+      }),
+    );
+    await filesOf(["https://a.example/f.woff2", "https://b.example/f.woff2"], "https://a.example/board");
+    expect(credentials.sort()).toEqual(["a.example same-origin", "b.example omit"]);
   });
 
   it("are written as Base64 whatever their length", () => {
@@ -200,6 +246,5 @@ describe("sending", () => {
     expect(await sent(address, "{}")).toBe("It was not taken: There is no such key.");
     network.use(http.post(address, () => HttpResponse.error()));
     expect(await sent(address, "{}")).toBe(words.notSent);
-    vi.restoreAllMocks();
   });
 });

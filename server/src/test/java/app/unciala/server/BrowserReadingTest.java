@@ -75,16 +75,6 @@ class BrowserReadingTest {
         return reading;
     }
 
-    private static JsonNode done(String checkId) {
-        JsonNode check = caller.get("/api/checks/" + checkId).json();
-        while (List.of("WAITING", "READING")
-                .contains(check.get("line").get("state").asString())) {
-            Caller.pause();
-            check = caller.get("/api/checks/" + checkId).json();
-        }
-        return check;
-    }
-
     private static String startedBy(Answer answer) {
         assertThat(answer.status()).as(answer.text()).isEqualTo(202);
         return answer.json().get("id").asString();
@@ -117,7 +107,7 @@ class BrowserReadingTest {
         HOSTS.serve("board.example/app", "<div id=app></div>".getBytes(StandardCharsets.UTF_8));
         plan(site, "board.example");
 
-        JsonNode check = done(startedBy(
+        JsonNode check = caller.waitForCheck(startedBy(
                 caller.send("POST", "/api/sites/" + site + "/page-readings", reading("http://board.example/app"))));
 
         assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
@@ -136,19 +126,22 @@ class BrowserReadingTest {
         assertThat(text.get("runs").get(0).get("text").asString()).isEqualTo("Beht");
         assertThat(text.get("browser").get("by").asString()).isEqualTo("admin");
 
-        JsonNode again = done(startedBy(caller.send("POST", "/api/sites/" + site + "/checks", Map.of())));
+        JsonNode again =
+                caller.waitForCheck(startedBy(caller.send("POST", "/api/sites/" + site + "/checks", Map.of())));
         assertThat(again.get("pages").get(0).get("browser").isNull())
                 .as("a later check by the server uses it too")
                 .isFalse();
         JsonNode kept = caller.get("/api/sites/" + site + "/page-readings").json();
         assertThat(kept).hasSize(1);
-        assertThat(SERVER.bean(StoredFiles.class).next(1_000))
-                .as("what a record names is not collected")
-                .isNotEmpty();
+        int named = SERVER.bean(StoredFiles.class).count();
         assertThat(caller.delete("/api/page-readings/" + kept.get(0).get("id").asString())
                         .status())
                 .isEqualTo(204);
-        JsonNode without = done(startedBy(caller.send("POST", "/api/sites/" + site + "/checks", Map.of())));
+        assertThat(SERVER.bean(StoredFiles.class).count())
+                .as("the file of a reading is kept as long as the reading is")
+                .isEqualTo(named - 1);
+        JsonNode without =
+                caller.waitForCheck(startedBy(caller.send("POST", "/api/sites/" + site + "/checks", Map.of())));
         assertThat(without.get("pages").valueStream().map(one -> one.get("browser")
                         .isNull()))
                 .containsOnly(true);
@@ -165,7 +158,7 @@ class BrowserReadingTest {
         assertThat(elsewhere.status()).isEqualTo(422);
         assertThat(elsewhere.text()).contains("none of the domains of “Letters”, which are letters.example, nor");
         Answer answer = sent(key, reading("https://letters.example/inbox"));
-        JsonNode check = done(startedBy(answer));
+        JsonNode check = caller.waitForCheck(startedBy(answer));
         assertThat(answer.header("Access-Control-Allow-Origin")).isEqualTo("*");
         assertThat(check.get("line").get("askedBy").asString()).isEqualTo("admin");
         assertThat(check.get("pages").get(0).get("url").asString()).isEqualTo("https://letters.example/inbox");
@@ -187,7 +180,7 @@ class BrowserReadingTest {
     @Test
     void aPageOnOnesOwnMachineIsReadForAnySite() {
         String site = caller.site("Draft", "draft.example", family);
-        JsonNode check = done(startedBy(
+        JsonNode check = caller.waitForCheck(startedBy(
                 caller.send("POST", "/api/sites/" + site + "/page-readings", reading("http://localhost:5173/draft"))));
         JsonNode page = check.get("pages")
                 .valueStream()
@@ -244,9 +237,9 @@ class BrowserReadingTest {
     @Test
     void aDamagedReadingIsToldOfAndTheOthersAreChecked() throws IOException {
         String site = caller.site("Damaged", "damaged.example", family);
-        done(startedBy(
+        caller.waitForCheck(startedBy(
                 caller.send("POST", "/api/sites/" + site + "/page-readings", reading("https://damaged.example/a"))));
-        done(startedBy(
+        caller.waitForCheck(startedBy(
                 caller.send("POST", "/api/sites/" + site + "/page-readings", reading("https://damaged.example/b"))));
         List<Path> stored = new ArrayList<>();
         try (var files = Files.walk(SERVER.data().resolve("store"))) {
@@ -256,7 +249,8 @@ class BrowserReadingTest {
         }
         assertThat(stored).hasSize(1);
         Files.writeString(stored.get(0), "{\"version\": 1, \"page\":");
-        JsonNode check = done(startedBy(caller.send("POST", "/api/sites/" + site + "/checks", Map.of())));
+        JsonNode check =
+                caller.waitForCheck(startedBy(caller.send("POST", "/api/sites/" + site + "/checks", Map.of())));
         assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
         assertThat(check.get("pages")
                         .valueStream()

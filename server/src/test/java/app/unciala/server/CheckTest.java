@@ -433,16 +433,7 @@ class CheckTest {
     }
 
     private static JsonNode check(String site) {
-        String id = start(site);
-        for (int i = 0; i < 600; i++) {
-            JsonNode check = caller.get("/api/checks/" + id).json();
-            if (!List.of("WAITING", "READING")
-                    .contains(check.get("line").get("state").asString())) {
-                return check;
-            }
-            Caller.pause();
-        }
-        throw new IllegalStateException("the check did not end in time");
+        return caller.waitForCheck(start(site));
     }
 
     private static String id(JsonNode check) {

@@ -1,7 +1,6 @@
 package app.unciala.core.check;
 
 import app.unciala.core.css.cascade.Viewport;
-import app.unciala.core.fetch.Remembered;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageReader;
 import app.unciala.core.page.PageReading;
@@ -46,7 +45,7 @@ public final class SiteReader {
     private SiteReader(SitePlan plan, Resources web, Listener listener) {
         this.plan = plan;
         this.listener = listener;
-        resources = new LatestPage(new Remembered(web));
+        resources = new LatestPage(web);
         laptop = new PageReader(resources, Viewport.LAPTOP);
         phone = new PageReader(resources, Viewport.PHONE);
         rules = new SiteRules(resources);
@@ -60,7 +59,11 @@ public final class SiteReader {
         void page(CheckedPage page);
     }
 
-    /** Reads a site; what was read until the listener stopped it has been told. */
+    /**
+     * Reads a site; what was read until the listener stopped it has been told.
+     *
+     * @param web is asked for a style sheet or a font by every page that needs it, and so should remember them
+     */
     public static void read(SitePlan plan, Resources web, Listener listener) {
         new SiteReader(plan, web, listener).run();
     }

@@ -99,14 +99,15 @@ public final class DrawingDigest {
 
     /** Hints vary as well as points do, so it is points that count, where each region counts in full. */
     private void putVariations(ByteView cff2, int glyphs) {
-        ItemVariationStore store = CffOutlines.variations(cff2).orElse(null);
+        CffOutlines byDefault = CffOutlines.read(cff2);
+        ItemVariationStore store = byDefault.variations().orElse(null);
         if (store == null) {
             return;
         }
         store.regions().digestInto(digest);
         GlyphPoints points = new GlyphPoints();
         for (int region = 0; region < Math.min(MOST_REGIONS, store.regionCount()); region++) {
-            CffOutlines outlines = CffOutlines.read(cff2, store.peak(region));
+            CffOutlines outlines = byDefault.at(store.peak(region));
             for (int glyph = 0; glyph < glyphs; glyph++) {
                 outlines.points(glyph, points);
                 put(points);

@@ -19,10 +19,10 @@ import java.util.Optional;
  * Settles what face a file holds. The order, where sources disagree:
  *
  * <ol>
- *   <li>family: name 21, which is there when name 17 says more than weight, width and slope; name 16, with a design size
- *       that name 17 says after it; then name 1 with a weight or slope word cut off its end when the tables confirm that word (a
- *       width word stays: the specification has name 1 stand in for name 16, and widths are often families of their
- *       own);
+ *   <li>family: name 21, which is there when name 17 says more than weight, width and slope; name 16, followed by a
+ *       design size that name 17 says; then name 1 with a weight or slope word cut off its end when the tables confirm
+ *       that word (a width word stays: the specification has name 1 stand in for name 16, and widths are often families
+ *       of their own);
  *   <li>weight: the {@code wght} axis; OS/2 {@code usWeightClass}, unless it is outside 1 to 1000, on the old scale of
  *       1 to 9, or the default 400 against a name and a bold bit that agree with each other; then the one {@code wght}
  *       value of {@code STAT}; then the style name;
@@ -56,9 +56,10 @@ public final class FaceIdentifier {
                 .or(() -> names.best(NameTable.TYPOGRAPHIC_SUBFAMILY))
                 .or(() -> names.best(NameTable.SUBFAMILY))
                 .orElse("");
-        String inFamily = names.best(NameTable.TYPOGRAPHIC_FAMILY)
-                        .or(() -> names.best(NameTable.WWS_FAMILY))
-                        .isPresent()
+        boolean hasOwnFamily = names.best(NameTable.TYPOGRAPHIC_FAMILY)
+                .or(() -> names.best(NameTable.WWS_FAMILY))
+                .isPresent();
+        String inFamily = hasOwnFamily
                 ? ""
                 : names.best(NameTable.FAMILY)
                         .map(name -> trailingStyle(name, true))
@@ -94,7 +95,7 @@ public final class FaceIdentifier {
         Optional<String> wws = names.best(NameTable.WWS_FAMILY);
         Optional<String> typographic = names.best(NameTable.TYPOGRAPHIC_FAMILY);
         Optional<String> legacy = names.best(NameTable.FAMILY);
-        String family = wws.or(() -> typographic.map(name -> withOtherQualifiers(name, subfamily)))
+        String family = wws.or(() -> typographic.map(name -> withDesignSize(name, subfamily)))
                 .or(() -> legacy.map(name -> withoutStyle(name, slot)))
                 .or(() -> names.best(NameTable.FULL_NAME))
                 .or(() -> names.best(NameTable.POSTSCRIPT_NAME))
@@ -106,9 +107,9 @@ public final class FaceIdentifier {
     }
 
     /** "Harrow" with name 17 "Display Bold" is the family "Harrow Display", as name 21 would say. */
-    private static String withOtherQualifiers(String family, String subfamily) {
-        String qualifiers = StyleNames.designSize(subfamily);
-        return qualifiers.isEmpty() || family.endsWith(" " + qualifiers) ? family : family + " " + qualifiers;
+    private static String withDesignSize(String family, String subfamily) {
+        String size = StyleNames.designSize(subfamily);
+        return size.isEmpty() || family.endsWith(" " + size) ? family : family + " " + size;
     }
 
     /** "Harrow Light" with name 2 "Regular" and weight 300 is the family "Harrow". */

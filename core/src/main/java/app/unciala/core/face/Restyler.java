@@ -45,8 +45,8 @@ public final class Restyler {
                 .toList());
         String label = slot.label();
         boolean plain = slot.width().min() == 100 && (bold || slot.weight().min() == 400);
-        String fourStyles =
-                bold && sloped && plain ? "Bold Italic" : bold && plain ? "Bold" : sloped ? "Italic" : "Regular";
+        boolean boldOfFour = bold && plain;
+        String fourStyles = boldOfFour && sloped ? "Bold Italic" : boldOfFour ? "Bold" : sloped ? "Italic" : "Regular";
         if (plain) {
             add(records, NameTable.FAMILY, family);
         } else {
@@ -58,9 +58,9 @@ public final class Restyler {
         add(records, NameTable.SUBFAMILY, fourStyles);
         add(records, NameTable.FULL_NAME, family + " " + label);
         add(records, NameTable.POSTSCRIPT_NAME, Renamer.postScript(family) + "-" + Renamer.postScript(label));
-        Sfnt placed = face.with("name", NameWriter.write(records)).with("head", head(face, bold && plain, sloped));
+        Sfnt placed = face.with("name", NameWriter.write(records)).with("head", head(face, boldOfFour, sloped));
         if (face.table("OS/2").filter(os2 -> os2.length() >= 64).isPresent()) {
-            placed = placed.with("OS/2", os2(face.require("OS/2"), slot, bold && plain));
+            placed = placed.with("OS/2", os2(face.require("OS/2"), slot, boldOfFour));
         }
         if (face.table("post").filter(post -> post.length() >= 8).isPresent()) {
             ByteSink post = new ByteSink().bytes(face.require("post"));

@@ -8,6 +8,7 @@ import app.unciala.core.check.CheckDifference.Told;
 import app.unciala.core.check.CheckedPage.Seen;
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.fetch.Remembered;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
@@ -274,7 +275,7 @@ class SiteReaderTest {
     }
 
     private void read(SitePlan plan) {
-        SiteReader.read(plan, this::answer, new SiteReader.Listener() {
+        SiteReader.read(plan, new Remembered(this::answer), new SiteReader.Listener() {
             @Override
             public boolean reading(String url, int read, int known) {
                 assertThat(known).isBetween(read + 1, plan.most());

@@ -5,13 +5,10 @@ import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.inventory.Changes;
-import com.google.common.hash.Hashing;
-import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
+import app.unciala.server.inventory.Tokens;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.springframework.security.core.userdetails.User;
@@ -28,7 +25,6 @@ public class AccountService implements UserDetailsService {
     static final int SHORTEST_PASSWORD = 10;
     static final int LONGEST_PASSWORD = 200;
     private static final Duration INVITED_FOR = Duration.ofDays(3);
-    private static final int TOKEN_BYTES = 24;
 
     private final AccountRepository accounts;
     private final InvitationRepository invitations;
@@ -38,7 +34,6 @@ public class AccountService implements UserDetailsService {
     private final Actor actor;
     private final Changes changes;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     AccountService(
             AccountRepository accounts,
@@ -107,7 +102,7 @@ public class AccountService implements UserDetailsService {
     /** Makes the first administrator, when there is none, and returns a password made up for it. */
     @Transactional
     public String createFirstAdministrator() {
-        String password = token().substring(0, 12);
+        String password = Tokens.next().substring(0, 12);
         create("admin", "Administrator", Level.ADMINISTRATOR, password);
         return password;
     }
@@ -217,15 +212,15 @@ public class AccountService implements UserDetailsService {
 
     private Invited invite(Account account) {
         invitations.deleteByAccount(account.name());
-        String token = token();
+        String token = Tokens.next();
         Instant expires = clock.instant().plus(INVITED_FOR);
-        invitations.save(new Invitation(digest(token), account.name(), expires));
+        invitations.save(new Invitation(Tokens.digest(token), account.name(), expires));
         return new Invited(account.toRecord(), token, expires);
     }
 
     private Invitation invitation(String token) {
         return invitations
-                .findById(digest(token))
+                .findById(Tokens.digest(token))
                 .filter(invitation -> invitation.holdsAt(clock.instant()))
                 .orElseThrow(() -> Fault.conflict(
                         "This link was used, replaced or has expired. Ask an administrator for a new one."));
@@ -247,15 +242,5 @@ public class AccountService implements UserDetailsService {
 
     private Account find(String name) {
         return accounts.findById(name).orElseThrow(() -> Fault.notFound("person", name));
-    }
-
-    private String token() {
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-    }
-
-    private static String digest(String token) {
-        return Hashing.sha256().hashString(token, StandardCharsets.UTF_8).toString();
     }
 }

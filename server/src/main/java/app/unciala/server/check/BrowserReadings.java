@@ -8,17 +8,14 @@ import app.unciala.server.fault.Fault;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.inventory.Tokens;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
-import com.google.common.hash.Hashing;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
@@ -38,7 +35,6 @@ public class BrowserReadings {
     private final Actor actor;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     BrowserReadings(
             KeptReadings kept,
@@ -80,11 +76,9 @@ public class BrowserReadings {
         sites.get(siteId);
         Instant now = clock.instant();
         keys.deleteEnded(now);
-        byte[] bytes = new byte[18];
-        random.nextBytes(bytes);
-        String key = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String key = Tokens.next();
         ReadingKeyEntity saved =
-                keys.save(new ReadingKeyEntity(digest(key), siteId, actor.name(), now.plus(KEY_LASTS)));
+                keys.save(new ReadingKeyEntity(Tokens.digest(key), siteId, actor.name(), now.plus(KEY_LASTS)));
         return new ReadingKey(key, saved.endsAt());
     }
 
@@ -97,7 +91,7 @@ public class BrowserReadings {
 
     /** Keeps a reading that was sent with a key; the body is not read before the key is known to be good. */
     public CheckLine addSent(String key, InputStream body) throws IOException {
-        ReadingKeyEntity known = keys.findById(digest(key))
+        ReadingKeyEntity known = keys.findById(Tokens.digest(key))
                 .filter(one -> one.endsAt().isAfter(clock.instant()))
                 .orElseThrow(() -> Fault.notFound("such key any more", key));
         BrowserReading reading = parsed(body.readAllBytes());
@@ -105,7 +99,7 @@ public class BrowserReadings {
         actor.acting(known.askedBy(), () -> {
             transaction.executeWithoutResult(status -> {
                 keep(known.siteId(), reading);
-                if (keys.useUp(digest(key)) == 0) {
+                if (keys.useUp(Tokens.digest(key)) == 0) {
                     throw Fault.conflict("This key was used meanwhile. Ask for another one.");
                 }
             });
@@ -163,9 +157,5 @@ public class BrowserReadings {
                 reading.takenAt(),
                 reading.takenBy(),
                 reading.bytes());
-    }
-
-    private static String digest(String key) {
-        return Hashing.sha256().hashString(key, StandardCharsets.UTF_8).toString();
     }
 }

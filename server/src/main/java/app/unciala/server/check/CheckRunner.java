@@ -1,26 +1,22 @@
 package app.unciala.server.check;
 
 import app.unciala.core.check.CheckedPage;
-import app.unciala.core.check.SheetDifference;
 import app.unciala.core.check.SitePlan;
 import app.unciala.core.check.SiteReader;
 import app.unciala.core.check.ThirdParties;
 import app.unciala.core.check.UsedRoles;
-import app.unciala.core.css.syntax.StyleSheetBytes;
+import app.unciala.core.fetch.Remembered;
 import app.unciala.core.fetch.WebResources;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
-import app.unciala.core.page.Resources.Resource;
+import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
-import app.unciala.server.check.CheckReport.PlacedFile;
-import app.unciala.server.check.CheckReport.PlacedRule;
 import app.unciala.server.check.CheckReport.UsedRole;
 import app.unciala.server.check.CheckedText.PageNote;
 import app.unciala.server.check.CheckedText.ReadInBrowser;
@@ -43,7 +39,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntFunction;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -156,13 +151,14 @@ class CheckRunner {
             Optional<PackFiles> pack = packs.latestFiles(site.id());
             Optional<PackOnHost> onHost;
             try (WebResources web = new WebResources(plans.rules(site.id()))) {
+                Resources resources = new Remembered(web);
                 kept.stream()
                         .takeWhile(one -> reading(one.url(), lines.size(), kept.size()))
-                        .forEach(one -> page(one, web));
+                        .forEach(one -> page(one, resources));
                 if (!stopped) {
-                    SiteReader.read(reading, web, this);
+                    SiteReader.read(reading, resources, this);
                 }
-                onHost = pack.map(latest -> onHost(latest, web));
+                onHost = pack.map(latest -> PlacedPack.of(latest, requests.values(), resources));
             }
             Set<String> ofPack = pack.stream()
                     .flatMap(latest -> latest.files().entries().stream())
@@ -194,7 +190,7 @@ class CheckRunner {
         }
 
         /** A page that somebody's own browser read. */
-        private void page(PageReadingEntity kept, WebResources web) {
+        private void page(PageReadingEntity kept, Resources web) {
             ReadInBrowser browser = new ReadInBrowser(kept.takenBy(), kept.takenAt(), kept.textKept());
             try {
                 PageReading seen = readings.content(kept).read(web);
@@ -265,48 +261,6 @@ class CheckRunner {
                             role.texts(),
                             role.generic().orElse(null)))
                     .toList();
-        }
-
-        private PackOnHost onHost(PackFiles pack, WebResources web) {
-            List<PlacedFile> files = pack.files().entries().stream()
-                    .filter(entry -> FontFormat.promisedBy(entry.path()).isPresent() || isStyleSheet(entry.path()))
-                    .map(entry -> placed(entry.path(), entry.bytes(), web))
-                    .toList();
-            return new PackOnHost(pack.id(), pack.madeAt(), files);
-        }
-
-        private PlacedFile placed(String path, byte[] bytes, WebResources web) {
-            String name = Addresses.fileName(path);
-            String sha256 = FileStore.sha256(bytes);
-            return asked(request -> request.sha256().equals(sha256))
-                    .map(request -> new PlacedFile(path, "SAME", request.url(), List.of()))
-                    .or(() -> asked(request -> request.fileName().equals(name) && request.status() == 200)
-                            .map(request -> new PlacedFile(
-                                    path,
-                                    "OTHER",
-                                    request.url(),
-                                    isStyleSheet(path) ? rules(bytes, request, web) : List.of())))
-                    .orElse(new PlacedFile(path, "NOT_ASKED", null, List.of()));
-        }
-
-        private static boolean isStyleSheet(String path) {
-            return path.endsWith(".css");
-        }
-
-        /** The rules of the pack's style sheet that the one on the host does not have, as far as it can be read again. */
-        private static List<PlacedRule> rules(byte[] bytes, PageRequest request, WebResources web) {
-            Resource live = web.get(request.url(), Use.STYLE_SHEET);
-            return live.isFound()
-                    ? SheetDifference.between(StyleSheetBytes.decode(bytes), StyleSheetBytes.decode(live.bytes()))
-                            .stream()
-                            .limit(PlacedFile.MOST_RULES)
-                            .map(PlacedRule::of)
-                            .toList()
-                    : List.of();
-        }
-
-        private Optional<PageRequest> asked(Predicate<PageRequest> which) {
-            return requests.values().stream().filter(which).findFirst();
         }
 
         /** Ends the check; what was stopped halfway says nothing of the site. */

@@ -42,13 +42,17 @@ class KeptReadings {
 
     /** Keeps a reading in place of an earlier one of the same page. */
     PageReadingEntity keep(String siteId, BrowserReading reading, Instant at, String by) {
-        PageReadingEntity kept = readings.findBySiteIdAndUrl(siteId, reading.page())
-                .orElseGet(() -> new PageReadingEntity(siteId, reading.page()));
-        if (of(siteId).size() >= MOST) {
-            throw Fault.conflict("A site may have " + MOST + " readings. Remove one first.");
-        }
+        PageReadingEntity kept =
+                readings.findBySiteIdAndUrl(siteId, reading.page()).orElseGet(() -> added(siteId, reading.page()));
         kept.take(reading, store.put(new ByteArrayInputStream(json.writeValueAsBytes(reading))), at, by);
         return readings.save(kept);
+    }
+
+    private PageReadingEntity added(String siteId, String url) {
+        if (readings.countBySiteId(siteId) >= MOST) {
+            throw Fault.conflict("A site may have " + MOST + " readings. Remove one first.");
+        }
+        return new PageReadingEntity(siteId, url);
     }
 
     void remove(PageReadingEntity reading) {

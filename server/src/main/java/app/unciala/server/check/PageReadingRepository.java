@@ -9,5 +9,7 @@ interface PageReadingRepository extends JpaRepository<PageReadingEntity, String>
 
     Optional<PageReadingEntity> findBySiteIdAndUrl(String siteId, String url);
 
+    int countBySiteId(String siteId);
+
     boolean existsBySiteId(String siteId);
 }

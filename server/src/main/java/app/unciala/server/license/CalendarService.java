@@ -2,6 +2,7 @@ package app.unciala.server.license;
 
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.Actor;
+import app.unciala.server.inventory.Tokens;
 import app.unciala.server.license.DueDates.Due;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
@@ -9,13 +10,9 @@ import biweekly.component.VEvent;
 import biweekly.property.Transparency;
 import biweekly.util.DateTimeComponents;
 import biweekly.util.ICalDate;
-import com.google.common.hash.Hashing;
-import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Base64;
 import java.util.Date;
 import java.util.List;
 import java.util.Locale;
@@ -26,7 +23,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The calendar of what falls due (RFC 5545), which people subscribe to by a secret address of their own. */
 @Service
 class CalendarService {
-    private static final int SECRET_BYTES = 24;
     private static final int MONTHS_AHEAD = 24;
     private static final int DAYS_BACK = 31;
 
@@ -34,7 +30,6 @@ class CalendarService {
     private final Actor actor;
     private final JdbcClient database;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     CalendarService(DueDates dueDates, Actor actor, JdbcClient database, Clock clock) {
         this.dueDates = dueDates;
@@ -46,13 +41,11 @@ class CalendarService {
     /** A new secret in place of an earlier one, which no longer opens the calendar. */
     @Transactional
     String renew() {
-        byte[] bytes = new byte[SECRET_BYTES];
-        random.nextBytes(bytes);
-        String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String secret = Tokens.next();
         close();
         database.sql(
                         "insert into calendar_address (secret_sha256, account, created_at) values (:secret, :account, :at)")
-                .param("secret", digest(secret))
+                .param("secret", Tokens.digest(secret))
                 .param("account", actor.name())
                 .param("at", Timestamp.from(clock.instant()))
                 .update();
@@ -81,7 +74,7 @@ class CalendarService {
         List<String> owners = database.sql(
                         "select c.account from calendar_address c join account a on a.name = c.account"
                                 + " where c.secret_sha256 = :secret and a.removed_at is null")
-                .param("secret", digest(secret))
+                .param("secret", Tokens.digest(secret))
                 .query(String.class)
                 .list();
         if (owners.isEmpty()) {
@@ -121,9 +114,5 @@ class CalendarService {
             case RENEWS -> due.licenseName() + vendor + " renews by itself";
             case PAYMENT -> "Payment for " + due.licenseName() + vendor;
         };
-    }
-
-    private static String digest(String secret) {
-        return Hashing.sha256().hashString(secret, StandardCharsets.UTF_8).toString();
     }
 }

@@ -75,13 +75,8 @@ class StandInsTest {
                 .json()
                 .get("id")
                 .asString();
-        for (int i = 0; i < 600; i++) {
-            JsonNode check = caller.get("/api/checks/" + id).json();
-            if (check.get("line").get("state").asString().equals("DONE")) {
-                return check;
-            }
-            Caller.pause();
-        }
-        throw new IllegalStateException("the check did not end in time");
+        JsonNode check = caller.waitForCheck(id);
+        assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
+        return check;
     }
 }

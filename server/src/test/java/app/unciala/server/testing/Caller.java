@@ -211,6 +211,19 @@ public final class Caller {
         throw new IllegalStateException("the intake was not read in time");
     }
 
+    /** A check once it is over, however it ended. */
+    public JsonNode waitForCheck(String id) {
+        for (int i = 0; i < 600; i++) {
+            JsonNode check = get("/api/checks/" + id).json();
+            if (!List.of("WAITING", "READING")
+                    .contains(check.get("line").get("state").asString())) {
+                return check;
+            }
+            pause();
+        }
+        throw new IllegalStateException("the check did not end in time");
+    }
+
     public static void pause() {
         try {
             Thread.sleep(100);

@@ -37,22 +37,13 @@ public final class CffOutlines implements Outlines {
         return new CffOutlines(CffFont.read(table), Optional.empty());
     }
 
-    /**
-     * Opens a {@code CFF2} table at a location.
-     *
-     * @throws app.unciala.core.font.FontException if its DICTs, INDEXes or variation store are damaged
-     */
-    public static CffOutlines read(ByteView table, Location location) {
-        CffFont font = CffFont.read(table);
-        return new CffOutlines(font, store(font).map(store -> scalars(store, location)));
+    /** The same outlines at a location; those of a {@code CFF } table do not vary. */
+    public CffOutlines at(Location location) {
+        return new CffOutlines(font, variations().map(store -> scalars(store, location)));
     }
 
-    /** The variation store of a {@code CFF2} table; nothing where the outlines do not vary. */
-    public static Optional<ItemVariationStore> variations(ByteView table) {
-        return store(CffFont.read(table));
-    }
-
-    private static Optional<ItemVariationStore> store(CffFont font) {
+    /** How the outlines vary; nothing where they do not. */
+    public Optional<ItemVariationStore> variations() {
         return font.variationStore().map(store -> ItemVariationStore.read(store.from(2)));
     }
 

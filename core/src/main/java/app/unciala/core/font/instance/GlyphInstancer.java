@@ -21,10 +21,8 @@ final class GlyphInstancer {
     private static final int WORDS = 0x0001;
     private static final int XY_VALUES = 0x0002;
     private static final int PHANTOMS = 4;
-    /** Where a glyph's highest y stands, and in {@code hhea} and {@code vhea} the number of metrics. */
+    /** Where a glyph's highest y stands. */
     private static final int Y_MAX = 8;
-
-    private static final int COUNT_OF_METRICS = 34;
 
     private final Sfnt face;
     private final GlyfTable glyf;
@@ -45,9 +43,7 @@ final class GlyphInstancer {
         origins = new double[advances.length];
         boolean hasVertical =
                 face.table("vmtx").isPresent() && face.table("vhea").isPresent();
-        vertical = hasVertical
-                ? HmtxTable.read(face.require("vmtx"), face.require("vhea").u16(COUNT_OF_METRICS), advances.length)
-                : null;
+        vertical = hasVertical ? HmtxTable.read(face, "vhea", "vmtx") : null;
         heights = vertical == null ? new int[0] : vertical.advances().clone();
         tops = new double[heights.length];
         face.table("VVAR").map(MetricsVariation::read).ifPresent(vvar -> {
@@ -78,10 +74,10 @@ final class GlyphInstancer {
             bearings[glyph] =
                     bytes.length == 0 ? metrics.leftSideBearings()[glyph] : (int) Math.round(xMin - origins[glyph]);
         }
-        Sfnt settled = withMetrics(withGlyphs(glyphs), "hhea", "hmtx", new HmtxTable(advances, bearings));
+        Sfnt settled = new HmtxTable(advances, bearings).replaceIn(withGlyphs(glyphs), "hhea", "hmtx");
         return vertical == null
                 ? settled
-                : withMetrics(settled, "vhea", "vmtx", new HmtxTable(heights, topBearings(glyphs, vertical)));
+                : new HmtxTable(heights, topBearings(glyphs, vertical)).replaceIn(settled, "vhea", "vmtx");
     }
 
     private int[] topBearings(List<byte[]> glyphs, HmtxTable before) {
@@ -94,12 +90,6 @@ final class GlyphInstancer {
             }
         }
         return bearings;
-    }
-
-    private static Sfnt withMetrics(Sfnt face, String header, String table, HmtxTable metrics) {
-        ByteSink changed = new ByteSink().bytes(face.require(header));
-        changed.putU16(COUNT_OF_METRICS, metrics.numberOfHMetrics());
-        return face.with(table, metrics.write()).with(header, changed.toArray());
     }
 
     private byte[] glyph(int glyph) {

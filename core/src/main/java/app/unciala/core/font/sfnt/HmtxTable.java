@@ -13,6 +13,24 @@ public record HmtxTable(int[] advances, int[] leftSideBearings) {
                 MaxpTable.read(face).numGlyphs());
     }
 
+    /** Where {@code hhea} and {@code vhea} say how many advances there are. */
+    private static final int COUNT_IN_HEADER = 34;
+
+    /** The metrics in one direction, such as those of {@code vmtx} with {@code vhea}. */
+    public static HmtxTable read(Sfnt face, String header, String table) {
+        return read(
+                face.require(table),
+                face.require(header).u16(COUNT_IN_HEADER),
+                MaxpTable.read(face).numGlyphs());
+    }
+
+    /** A face with these metrics in one direction. */
+    public Sfnt replaceIn(Sfnt face, String header, String table) {
+        ByteSink changed = new ByteSink().bytes(face.require(header));
+        changed.putU16(COUNT_IN_HEADER, numberOfHMetrics());
+        return face.with(table, write()).with(header, changed.toArray());
+    }
+
     public static HmtxTable read(ByteView table, int numberOfHMetrics, int numGlyphs) {
         if (numberOfHMetrics == 0 || numberOfHMetrics > numGlyphs) {
             throw new FontException("hhea", 34, "gives " + numberOfHMetrics + " advances for " + numGlyphs + " glyphs");

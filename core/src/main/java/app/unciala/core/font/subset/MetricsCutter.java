@@ -15,10 +15,10 @@ final class MetricsCutter {
         this.map = map;
     }
 
-    Sfnt cut(Sfnt face, int numGlyphs) {
-        Sfnt cut = metrics(face, "hhea", "hmtx", numGlyphs);
+    Sfnt cut(Sfnt face) {
+        Sfnt cut = metrics(face, "hhea", "hmtx");
         if (face.table("vhea").isPresent() && face.table("vmtx").isPresent()) {
-            cut = metrics(cut, "vhea", "vmtx", numGlyphs);
+            cut = metrics(cut, "vhea", "vmtx");
         }
         for (String tag : new String[] {"HVAR", "VVAR"}) {
             if (face.table(tag).isPresent()) {
@@ -31,9 +31,8 @@ final class MetricsCutter {
         return cut;
     }
 
-    private Sfnt metrics(Sfnt face, String headerTag, String tag, int numGlyphs) {
-        ByteView header = face.require(headerTag);
-        HmtxTable before = HmtxTable.read(face.require(tag), header.u16(34), numGlyphs);
+    private Sfnt metrics(Sfnt face, String header, String table) {
+        HmtxTable before = HmtxTable.read(face, header, table);
         int[] advances = new int[map.size()];
         int[] bearings = new int[map.size()];
         for (int glyph = 0; glyph < map.size(); glyph++) {
@@ -42,10 +41,7 @@ final class MetricsCutter {
                 bearings[glyph] = before.leftSideBearings()[map.before(glyph)];
             }
         }
-        HmtxTable after = new HmtxTable(advances, bearings);
-        ByteSink changed = new ByteSink().bytes(header);
-        changed.putU16(34, after.numberOfHMetrics());
-        return face.with(tag, after.write()).with(headerTag, changed.toArray());
+        return new HmtxTable(advances, bearings).replaceIn(face, header, table);
     }
 
     private byte[] verticalOrigins(ByteView vorg) {

@@ -82,7 +82,7 @@ public final class Subsetter {
         mapping.replaceAll((codePoint, glyph) -> map.after(glyph));
 
         Sfnt cut = outlines(face, map, plan.hinting());
-        cut = new MetricsCutter(map).cut(cut, numGlyphs);
+        cut = new MetricsCutter(map).cut(cut);
         cut = LayoutCutter.cut(cut, closure.inText(), map, plan.features(), plan.hinting());
         cut = cut.with("cmap", CmapWriter.write(mapping, sequences.cut(mapping::containsKey, map::after)));
         cut = cut.with("maxp", withCount(face.require("maxp"), map.size()));

@@ -175,7 +175,7 @@ class OutlineOracleTest {
 
     private static double[] at(Sfnt face, double weight) {
         Location location = Location.of(face, Map.of("wght", weight));
-        return CffOutlines.read(face.require("CFF2"), location).outline(200).coordinates();
+        return CffOutlines.read(face.require("CFF2")).at(location).outline(200).coordinates();
     }
 
     /** The letters, and the blended glyph under U+0108. */
