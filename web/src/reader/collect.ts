@@ -11,9 +11,10 @@ const fontFile = /\.(?:woff2?|ttf|otf|ttc)(?:[?#]|$)/i;
 export async function collect(page: Document, keepsTexts: boolean): Promise<Collected> {
   const window = page.defaultView!;
   await page.fonts.ready;
+  const shown = fetchedBefore(window);
   const sheets = sheetsOf(page);
   const { document, styles, texts } = elementsOf(page, attributesAskedFor(sheets.selectors), keepsTexts);
-  const files = await filesOf([...sheets.addresses, ...fontsFirst(window, sheets)], window.location.href);
+  const files = await filesOf([...sheets.addresses, ...fontsFirst(shown, sheets)], window.location.href);
   return {
     texts,
     reading: {
@@ -34,18 +35,24 @@ export async function collect(page: Document, keepsTexts: boolean): Promise<Coll
       scriptFamilies: [...page.fonts]
         .map(({ family }) => plainName(family))
         .filter((family, i, all) => !sheets.families.has(family) && all.indexOf(family) === i),
-      files: files.flatMap((file) => shownFile(file, sheets)),
+      files: files.flatMap((file) => told(file, sheets, shown)),
     },
   };
 }
 
-/** A file, or the rules of a style sheet that is shown and cannot be fetched; the server asks for it otherwise. */
-function shownFile(file: FetchedFile, { addresses, rulesByAddress }: Sheets): FetchedFile[] {
+/**
+ * A file as it is told. What the page may not be asked for again (its policy can forbid it to scripts) is not told as
+ * missing where the browser shows it: of a style sheet its rules are told, and for the rest the server asks itself.
+ */
+function told(file: FetchedFile, { addresses, rulesByAddress }: Sheets, shown: Shown): FetchedFile[] {
   const rules = rulesByAddress.get(file.address);
-  if (file.status !== 0 || !addresses.includes(file.address)) {
+  if (file.status !== 0) {
     return [file];
   }
-  return rules === undefined ? [] : [asFetched(file.address, rules)];
+  if (rules !== undefined) {
+    return [asFetched(file.address, rules)];
+  }
+  return addresses.includes(file.address) || shown.get(file.address) === true ? [] : [file];
 }
 
 /** An address of the page; what stands behind the path may say who is signed in, as texts may. */
@@ -56,12 +63,21 @@ export function addressOf(
   return origin + pathname + (whole ? search : "");
 }
 
+/** What the page has fetched so far, and whether it was given it. */
+type Shown = Map<string, boolean>;
+
+function fetchedBefore(window: Window): Shown {
+  const entries = window.performance.getEntriesByType("resource") as PerformanceResourceTiming[];
+  return new Map(
+    entries.map(({ name, responseStatus }) => [name, responseStatus >= 200 && responseStatus < 300]),
+  );
+}
+
 /** The fonts that the page has fetched, then those that it could. */
-function fontsFirst(window: Window, { fonts }: Sheets): string[] {
-  const got = window.performance
-    .getEntriesByType("resource")
-    .map(({ name }) => name)
-    .filter((name) => fonts.includes(name) || (/^https?:/.test(name) && fontFile.test(name)));
+function fontsFirst(shown: Shown, { fonts }: Sheets): string[] {
+  const got = [...shown.keys()].filter(
+    (name) => fonts.includes(name) || (/^https?:/.test(name) && fontFile.test(name)),
+  );
   return [...got, ...fonts];
 }
 

@@ -1,5 +1,5 @@
 import { http, HttpResponse } from "msw";
-import { afterEach, beforeEach, describe, expect, it } from "vitest";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { network } from "../testing/network";
 import { addressOf, collect } from "./collect";
 import { attributesAskedFor, elementsOf, ownElement, styleAttribute, typeOnly } from "./elements";
@@ -61,12 +61,30 @@ describe("the address of a page", () => {
 });
 
 describe("a reading", () => {
-  it("has nothing of the page’s addresses behind their paths, unless texts are kept", async () => {
+  beforeEach(() => {
+    // jsdom neither lays out nor loads fonts.
     Element.prototype.checkVisibility = () => true;
     Object.defineProperty(document, "fonts", {
       configurable: true,
       value: Object.assign(new Set([{ family: '"Scripted"' }]), { ready: Promise.resolve() }),
     });
+  });
+
+  it("does not tell a font as missing that the page shows and may not ask for again", async () => {
+    const entries: Partial<PerformanceResourceTiming>[] = [
+      { name: "https://cdn.example/shown.woff2", responseStatus: 200 },
+      { name: "https://cdn.example/failed.woff2", responseStatus: 0 },
+    ];
+    vi.spyOn(window.performance, "getEntriesByType").mockReturnValue(entries as PerformanceEntryList);
+    network.use(http.get("https://cdn.example/:file", () => HttpResponse.error()));
+    const { reading } = await collect(document, false);
+    vi.restoreAllMocks();
+    expect(reading.files.map(({ address, status }) => [address, status])).toEqual([
+      ["https://cdn.example/failed.woff2", 0],
+    ]);
+  });
+
+  it("has nothing of the page’s addresses behind their paths, unless texts are kept", async () => {
     const { pathname } = window.location;
     window.history.replaceState(null, "", "/board?user=ilse#top");
     document.head.innerHTML = '<base href="https://cdn.example/files/?of=ilse">';
