@@ -3,10 +3,13 @@ package app.unciala.core.css.cascade;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Key;
+import com.google.common.base.Supplier;
+import com.google.common.base.Suppliers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /** Rules by what their selectors look for, so that an element is tried against few of them. */
@@ -47,35 +50,57 @@ final class StyleRules {
         }
     }
 
-    /** The rules for elements, or for one pseudo-element. */
+    /**
+     * The rules for elements, or for one pseudo-element: by what the element has, and those of them by what an element
+     * around it has, where they ask for that. Themes write hundreds of rules such as {@code .part > h2}, of which a
+     * heading has few above it.
+     */
     private static final class Index {
-        private final Map<Key, List<Selected>> byKey = new HashMap<>();
-        private final List<Selected> others = new ArrayList<>();
+        private final Map<Key, Candidates> byKey = new HashMap<>();
+        private final Candidates others = new Candidates();
 
         private void add(Selected selected) {
             selected.selector()
                     .key()
-                    .ifPresentOrElse(
-                            key -> byKey.computeIfAbsent(key, any -> new ArrayList<>())
-                                    .add(selected),
-                            () -> others.add(selected));
+                    .map(key -> byKey.computeIfAbsent(key, any -> new Candidates()))
+                    .orElse(others)
+                    .add(selected);
         }
 
         private void forEach(Element element, Consumer<Selected> see) {
-            others.forEach(see);
-            look(Key.Kind.TYPE, element.tag(), see);
-            if (!element.id().isEmpty()) {
-                look(Key.Kind.ID, element.id(), see);
-            }
-            for (String name : element.classes()) {
-                look(Key.Kind.CLASS, name, see);
+            Supplier<Set<Key>> around = Suppliers.memoize(element::ancestorKeys);
+            others.forEach(around, see);
+            for (Key key : element.keys()) {
+                Candidates found = byKey.get(key);
+                if (found != null) {
+                    found.forEach(around, see);
+                }
             }
         }
+    }
 
-        private void look(Key.Kind kind, String name, Consumer<Selected> see) {
-            List<Selected> found = byKey.get(new Key(kind, name));
-            if (found != null) {
-                found.forEach(see);
+    private static final class Candidates {
+        private final Map<Key, List<Selected>> byAncestor = new HashMap<>();
+        private final List<Selected> anywhere = new ArrayList<>();
+
+        private void add(Selected selected) {
+            selected.selector()
+                    .ancestorKey()
+                    .map(key -> byAncestor.computeIfAbsent(key, any -> new ArrayList<>()))
+                    .orElse(anywhere)
+                    .add(selected);
+        }
+
+        private void forEach(Supplier<Set<Key>> around, Consumer<Selected> see) {
+            anywhere.forEach(see);
+            if (byAncestor.isEmpty()) {
+                return;
+            }
+            for (Key key : around.get()) {
+                List<Selected> found = byAncestor.get(key);
+                if (found != null) {
+                    found.forEach(see);
+                }
             }
         }
     }

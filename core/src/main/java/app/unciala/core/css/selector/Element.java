@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +21,7 @@ public final class Element {
     private final @Nullable Element parent;
     private final int line;
     private final Set<String> classes;
+    private final List<Key> keys;
     private final List<Element> children = new ArrayList<>();
     private final Map<String, Integer> types = new HashMap<>();
     private int index;
@@ -33,17 +35,32 @@ public final class Element {
         this.parent = parent;
         this.line = line;
         classes = classes(attributes.get("class"));
-        above = parent == null ? AncestorFilter.NOTHING : parent.above.with(parent.keys());
+        keys = keys(tag, attributes.getOrDefault("id", ""), classes);
+        above = parent == null ? AncestorFilter.NOTHING : parent.above.with(parent.keys);
     }
 
-    private List<Key> keys() {
+    /** All by which selectors are looked up that may match it: its type, its id, its classes. */
+    public List<Key> keys() {
+        return keys;
+    }
+
+    private static List<Key> keys(String tag, String id, Set<String> classes) {
         List<Key> keys = new ArrayList<>();
         keys.add(new Key(Key.Kind.TYPE, tag));
-        if (!id().isEmpty()) {
-            keys.add(new Key(Key.Kind.ID, id()));
+        if (!id.isEmpty()) {
+            keys.add(new Key(Key.Kind.ID, id));
         }
         classes.forEach(name -> keys.add(new Key(Key.Kind.CLASS, name)));
-        return keys;
+        return List.copyOf(keys);
+    }
+
+    /** The types, ids and classes of the elements around it, each once. */
+    public Set<Key> ancestorKeys() {
+        Set<Key> all = new HashSet<>();
+        for (Element up = parent; up != null; up = up.parent) {
+            all.addAll(up.keys);
+        }
+        return all;
     }
 
     /** The ids, classes and types of the elements around it. */

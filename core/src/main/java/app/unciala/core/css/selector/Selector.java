@@ -1,6 +1,7 @@
 package app.unciala.core.css.selector;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -49,8 +50,12 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
         this(List.copyOf(steps), pseudoElement, text, needed(steps));
     }
 
-    /** What has to be around an element: of each compound that stands for an ancestor one thing. */
     private static AncestorFilter needed(List<Step> steps) {
+        return AncestorFilter.NOTHING.with(ancestorKeys(steps));
+    }
+
+    /** What has to be around an element: of each compound that stands for an ancestor one thing, the nearest first. */
+    private static List<Key> ancestorKeys(List<Step> steps) {
         List<Key> keys = new ArrayList<>();
         for (int i = steps.size() - 1; i > 0; i--) {
             Combinator combinator = steps.get(i).combinator();
@@ -60,7 +65,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
                 steps.get(i - 1).key().ifPresent(keys::add);
             }
         }
-        return AncestorFilter.NOTHING.with(keys);
+        return keys;
     }
 
     /** The elements that a selector was matched with are counted, so that a page cannot keep it busy without end. */
@@ -179,6 +184,13 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
     /** What every element it matches has, by which it is looked up: an id, a class, a type; nothing where it has none. */
     public Optional<Key> key() {
         return steps.get(steps.size() - 1).key();
+    }
+
+    /** An id or a class that some element around every element it matches has; nothing where it asks for none. */
+    public Optional<Key> ancestorKey() {
+        return ancestorKeys(steps).stream()
+                .filter(key -> key.kind() != Key.Kind.TYPE)
+                .min(Comparator.comparing(Key::kind));
     }
 
     /** One thing that an element has; the kind that fewer elements share comes first. */
