@@ -238,12 +238,27 @@ class PageReaderTest {
     void aFontOfAnotherOriginIsTakenWithItsConsentAndOneInTheStyleSheetAlways() {
         String url = "https://cdn.other.example/r.ttf";
         host.put(url, font(url, REGULAR, Map.of("access-control-allow-origin", "*")));
-        String inline = "data:font/ttf;base64," + Base64.getEncoder().encodeToString(BOLD);
+        String inline = inlined(BOLD);
         PageReading reading = read("<!doctype html><style>@font-face { font-family: A; src: url(" + url
                 + ") } @font-face { font-family: B; src: url(" + inline
                 + ") } p { font-family: A, serif } q { font-family: B, serif }</style><p>one</p><q>two</q>");
         assertThat(reading.runs()).extracting(run -> run.main().family()).containsExactly("A", "B");
         assertThat(reading.findings()).extracting(PageFinding::kind).contains(Kind.THIRD_PARTY);
+    }
+
+    @Test
+    void fontsInDataUrlsAreToldApart() {
+        PageReading reading = read("<!doctype html><style>@font-face { font-family: A; src: url(" + inlined(REGULAR)
+                + ") } @font-face { font-family: B; src: url(" + inlined(BOLD)
+                + ") } p { font-family: A, serif } q { font-family: B, serif }</style><p>one</p><q>two</q>");
+        assertThat(reading.runs())
+                .extracting(run -> run.main().url().orElse(""))
+                .doesNotHaveDuplicates()
+                .allMatch(url -> url.matches("data:font/ttf;sha256=[0-9a-f]{16}"), "a type and a digest");
+    }
+
+    private static String inlined(byte[] font) {
+        return "data:font/ttf;base64," + Base64.getEncoder().encodeToString(font);
     }
 
     @ParameterizedTest
