@@ -62,13 +62,13 @@ run_server() {
 }
 
 build_server() {
-  if stale "$JAR" pom.xml core demo server web; then
+  if stale "$JAR" pom.xml font core demo server web; then
     need_java
     need mvn maven
     need node nodejs
     echo "Building Unciala …"
     node_packages web
-    mvn -q -B -pl core,demo,server package -DskipTests
+    mvn -q -B -pl testing,font,core,demo,server package -DskipTests
     touch "$JAR"
   fi
   if stale "$APP/classes.jsa" "$JAR"; then
@@ -77,10 +77,10 @@ build_server() {
 }
 
 build_cli() {
-  if stale "$CLI" pom.xml core cli; then
+  if stale "$CLI" pom.xml font core cli; then
     need_java
     need mvn maven
-    mvn -q -B -pl core,cli package -Dmaven.test.skip=true >&2
+    mvn -q -B -pl testing,font,core,cli package -Dmaven.test.skip=true >&2
     touch "$CLI"
   fi
 }

@@ -3,10 +3,12 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 
 /** What the Java tests made of the fonts of several Debian packages. */
-const folder = join(import.meta.dirname, "../../core/target/samples");
+const folder = join(import.meta.dirname, "../../font/target/samples");
 
-const dataUrl = (name: string) =>
-  `data:font/${name.split(".").pop()};base64,${readFileSync(join(folder, name)).toString("base64")}`;
+const fallback = join(import.meta.dirname, "../../core/target/samples");
+
+const dataUrl = (name: string, from = folder) =>
+  `data:font/${name.split(".").pop()};base64,${readFileSync(join(from, name)).toString("base64")}`;
 
 /** A picture of the text in a font, or the reason why the browser refused the font. */
 async function picture(page: Page, font: string, text: string, variation: string) {
@@ -47,17 +49,17 @@ test("text paints the same pixels in what we write as in the source", async ({ p
 });
 
 test("a paragraph takes the same room in the fallback as in the font", async ({ page }) => {
-  const css = readFileSync(join(folder, "fallback.css"), "utf8").replace(
+  const css = readFileSync(join(fallback, "fallback.css"), "utf8").replace(
     /local\("[^"]*"\)/,
-    `url(${dataUrl("fallback-stand.ttf")})`,
+    `url(${dataUrl("fallback-stand.ttf", fallback)})`,
   );
   const words =
     "The inventory keeps every family a client has paid for, with the license that came along and the sites that may " +
     "use it, so that nobody has to ask twice or buy again what is already there. ";
   await page.setContent(
-    `<style>${css} @font-face{font-family:Own;src:url(${dataUrl("fallback-font.woff2")})}
+    `<style>${css} @font-face{font-family:Own;src:url(${dataUrl("fallback-font.woff2", fallback)})}
      p{margin:0;width:560px;font:18px/normal Own} p+p{font-family:Stand} p+p+p{font-family:Plain}
-     @font-face{font-family:Plain;src:url(${dataUrl("fallback-stand.ttf")})}
+     @font-face{font-family:Plain;src:url(${dataUrl("fallback-stand.ttf", fallback)})}
      span{white-space:nowrap}</style>${`<p><span>${words}</span><br>${words.repeat(3)}</p>`.repeat(3)}`,
   );
   await page.evaluate(() => Promise.all(["Own", "Stand", "Plain"].map((f) => document.fonts.load(`18px ${f}`))));
@@ -75,7 +77,7 @@ test("a paragraph takes the same room in the fallback as in the font", async ({ 
 
 test("what we say browsers refuse, the browser refuses", async ({ page }) => {
   test.setTimeout(300_000);
-  const damaged = join(import.meta.dirname, "../../core/target/damaged");
+  const damaged = join(import.meta.dirname, "../../font/target/damaged");
   const names = readdirSync(damaged);
   expect(names.length).toBeGreaterThan(150);
   await page.setContent("<p>");

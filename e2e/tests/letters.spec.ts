@@ -7,7 +7,7 @@ import { goTo, signIn } from "./support";
 test.use({ inventory: "letters" });
 
 /** What the Java tests cut and damaged, out of the fonts of Debian packages. */
-const target = join(import.meta.dirname, "../../core/target");
+const target = join(import.meta.dirname, "../../font/target");
 
 test("a font is shown by letters it has, and damage that browsers do not take is named", async ({ page }) => {
   const damaged = readdirSync(join(target, "damaged")).find((name) => name.startsWith("post-34"))!;

@@ -1,11 +1,11 @@
 package app.unciala.bench;
 
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.font.subset.Subsetter;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.subset.Subsetter;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;

@@ -1,10 +1,10 @@
 package app.unciala.cli;
 
-import app.unciala.core.face.FaceDetails;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.UseMarks;
-import app.unciala.core.language.Exemplars;
-import app.unciala.core.language.LanguageCoverage;
+import app.unciala.font.face.UseMarks;
+import app.unciala.font.language.Exemplars;
+import app.unciala.font.language.LanguageCoverage;
+import app.unciala.font.report.FaceDetails;
+import app.unciala.font.report.FaceReport;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;

@@ -1,11 +1,11 @@
 package app.unciala.cli;
 
-import app.unciala.core.face.FaceIdentity;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.Range;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.Problem;
-import app.unciala.core.font.sfnt.FvarTable.Axis;
+import app.unciala.font.FontFormat;
+import app.unciala.font.Problem;
+import app.unciala.font.face.FaceIdentity;
+import app.unciala.font.face.Range;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.table.FvarTable.Axis;
 import com.google.common.hash.Hashing;
 import java.io.StringWriter;
 import java.nio.file.Path;

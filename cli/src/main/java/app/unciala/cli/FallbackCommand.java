@@ -1,11 +1,11 @@
 package app.unciala.cli;
 
-import app.unciala.core.face.FaceIdentifier;
-import app.unciala.core.face.FaceIdentity;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.metrics.FallbackMetrics;
 import app.unciala.core.metrics.SystemFace;
+import app.unciala.font.face.FaceIdentifier;
+import app.unciala.font.face.FaceIdentity;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.sfnt.Sfnt;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,10 +1,10 @@
 package app.unciala.cli;
 
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontFile;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.FontException;
+import app.unciala.font.file.FontFile;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;

@@ -1,8 +1,8 @@
 package app.unciala.cli;
 
-import app.unciala.core.face.Renamer;
-import app.unciala.core.face.StaticFaces;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.instance.StaticFaces;
+import app.unciala.font.rename.Renamer;
+import app.unciala.font.sfnt.Sfnt;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;

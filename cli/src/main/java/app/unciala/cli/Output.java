@@ -1,11 +1,11 @@
 package app.unciala.cli;
 
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontFile;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.FontException;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontFile;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.sfnt.Sfnt;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

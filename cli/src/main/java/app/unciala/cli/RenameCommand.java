@@ -1,6 +1,6 @@
 package app.unciala.cli;
 
-import app.unciala.core.face.Renamer;
+import app.unciala.font.rename.Renamer;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;

@@ -1,16 +1,16 @@
 package app.unciala.cli;
 
 import app.unciala.core.css.FontFaceRule;
-import app.unciala.core.face.FaceIdentifier;
-import app.unciala.core.face.FaceIdentity;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.CmapTable;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.font.subset.RangeSplit;
-import app.unciala.core.font.subset.Subsetter;
-import app.unciala.core.language.NamedRanges;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.FaceIdentifier;
+import app.unciala.font.face.FaceIdentity;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.language.NamedRanges;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.subset.RangeSplit;
+import app.unciala.font.subset.Subsetter;
+import app.unciala.font.table.CmapTable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,10 +1,10 @@
 package app.unciala.cli;
 
-import app.unciala.core.font.layout.LayoutFeatures;
-import app.unciala.core.font.subset.SubsetPlan;
-import app.unciala.core.font.subset.Subsetter;
-import app.unciala.core.language.Exemplars;
-import app.unciala.core.language.NamedRanges;
+import app.unciala.font.language.Exemplars;
+import app.unciala.font.language.NamedRanges;
+import app.unciala.font.layout.LayoutFeatures;
+import app.unciala.font.subset.SubsetPlan;
+import app.unciala.font.subset.Subsetter;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Arrays;

@@ -1,6 +1,6 @@
 package app.unciala.cli;
 
-import app.unciala.core.font.FontException;
+import app.unciala.font.FontException;
 import java.io.IOException;
 import java.nio.file.NoSuchFileException;
 import picocli.CommandLine;

@@ -2,14 +2,14 @@ package app.unciala.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.face.FaceIdentifier;
-import app.unciala.core.font.ByteSink;
-import app.unciala.core.font.ByteView;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.layout.LayoutFeatures;
-import app.unciala.core.font.sfnt.CmapTable;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.FontFormat;
+import app.unciala.font.bytes.ByteSink;
+import app.unciala.font.bytes.ByteView;
+import app.unciala.font.face.FaceIdentifier;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.layout.LayoutFeatures;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.CmapTable;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;

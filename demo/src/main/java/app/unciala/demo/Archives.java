@@ -1,10 +1,10 @@
 package app.unciala.demo;
 
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.font.subset.Subsetter;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.subset.Subsetter;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.BitSet;

@@ -1,9 +1,9 @@
 package app.unciala.demo;
 
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.demo.pen.Hand;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -2,10 +2,10 @@ package app.unciala.demo;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.core.license.Basis;
 import app.unciala.core.license.Clause;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

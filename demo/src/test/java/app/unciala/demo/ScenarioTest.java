@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.font.FontReader;
 import app.unciala.core.license.Basis;
 import app.unciala.demo.sites.StandIn;
 import app.unciala.demo.sites.StandInPages;
 import app.unciala.demo.sites.StandInSites;
+import app.unciala.font.file.FontReader;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;

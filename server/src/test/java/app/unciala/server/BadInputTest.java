@@ -2,7 +2,7 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.font.ByteView;
+import app.unciala.font.bytes.ByteView;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;

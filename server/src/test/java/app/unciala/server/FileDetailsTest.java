@@ -2,11 +2,11 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.subset.SubsetPlan;
-import app.unciala.core.font.subset.Subsetter;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.subset.SubsetPlan;
+import app.unciala.font.subset.Subsetter;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;

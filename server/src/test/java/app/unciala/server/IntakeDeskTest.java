@@ -2,15 +2,15 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.font.ByteView;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.HmtxTable;
-import app.unciala.core.font.sfnt.NameTable;
-import app.unciala.core.font.sfnt.NameTable.NameRecord;
-import app.unciala.core.font.sfnt.NameWriter;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.FontFormat;
+import app.unciala.font.bytes.ByteView;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.HmtxTable;
+import app.unciala.font.table.NameTable;
+import app.unciala.font.table.NameTable.NameRecord;
+import app.unciala.font.table.NameWriter;
 import app.unciala.server.storage.StagingArea;
 import app.unciala.server.storage.StoredFiles;
 import app.unciala.server.testing.Caller;

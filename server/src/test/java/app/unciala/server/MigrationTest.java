@@ -2,7 +2,7 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.font.drawing.DrawingDigest;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.RunningServer;

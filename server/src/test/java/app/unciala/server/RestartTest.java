@@ -2,7 +2,7 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.font.drawing.DrawingDigest;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.OwnProcess;
 import app.unciala.server.testing.Samples;

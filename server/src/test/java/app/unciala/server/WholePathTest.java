@@ -2,8 +2,8 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;

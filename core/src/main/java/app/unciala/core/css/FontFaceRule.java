@@ -1,10 +1,10 @@
 package app.unciala.core.css;
 
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.Numbers;
+import app.unciala.font.FontFormat;
+import app.unciala.font.Numbers;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;

@@ -1,6 +1,6 @@
 package app.unciala.core.css;
 
-import app.unciala.core.face.Classification;
+import app.unciala.font.face.Classification;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;

@@ -1,18 +1,18 @@
 package app.unciala.core.flag;
 
-import app.unciala.core.face.Slot;
-import app.unciala.core.face.UseMarks;
-import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Act;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
+import app.unciala.font.face.UseMarks;
+import app.unciala.font.face.UseMarks.Mark;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.Collectors;

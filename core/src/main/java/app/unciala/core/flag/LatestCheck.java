@@ -2,14 +2,14 @@ package app.unciala.core.flag;
 
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Act;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.page.PageFinding;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;

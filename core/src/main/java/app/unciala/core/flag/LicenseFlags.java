@@ -1,6 +1,5 @@
 package app.unciala.core.flag;
 
-import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
@@ -8,6 +7,7 @@ import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
 import app.unciala.core.license.Period;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

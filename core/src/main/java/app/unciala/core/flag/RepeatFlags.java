@@ -2,8 +2,8 @@ package app.unciala.core.flag;
 
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Placed;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.FontFormat;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.Collectors;

@@ -1,7 +1,6 @@
 package app.unciala.core.flag;
 
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.face.Embedding;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.license.Decision;
@@ -9,6 +8,7 @@ import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.License;
 import app.unciala.core.license.Verdict;
+import app.unciala.font.face.Embedding;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;

@@ -1,15 +1,15 @@
 package app.unciala.core.flag;
 
 import app.unciala.core.css.TextRole;
-import app.unciala.core.face.Embedding;
-import app.unciala.core.face.Slot;
-import app.unciala.core.face.UseMarks.Mark;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Embedding;
+import app.unciala.font.face.Slot;
+import app.unciala.font.face.UseMarks.Mark;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;

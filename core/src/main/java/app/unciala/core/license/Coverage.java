@@ -1,6 +1,6 @@
 package app.unciala.core.license;
 
-import app.unciala.core.face.Slot;
+import app.unciala.font.face.Slot;
 import java.util.List;
 
 /** What a license covers of one family: the faces listed, or the whole family when none is. */

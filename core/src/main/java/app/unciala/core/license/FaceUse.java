@@ -1,9 +1,9 @@
 package app.unciala.core.license;
 
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.Optional;

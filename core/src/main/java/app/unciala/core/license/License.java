@@ -1,8 +1,8 @@
 package app.unciala.core.license;
 
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision.Point;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.util.List;

@@ -1,12 +1,12 @@
 package app.unciala.core.license;
 
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License.Said;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;

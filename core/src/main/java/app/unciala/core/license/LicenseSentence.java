@@ -1,8 +1,8 @@
 package app.unciala.core.license;
 
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.License.Source;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.FontFormat;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,11 +1,12 @@
 package app.unciala.core.metrics;
 
 import app.unciala.core.css.CssText;
-import app.unciala.core.face.VerticalMetrics;
-import app.unciala.core.font.sfnt.HeadTable;
-import app.unciala.core.font.sfnt.HheaTable;
-import app.unciala.core.font.sfnt.Os2Table;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.metrics.AverageAdvance;
+import app.unciala.font.metrics.VerticalMetrics;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.HeadTable;
+import app.unciala.font.table.HheaTable;
+import app.unciala.font.table.Os2Table;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -21,7 +22,7 @@ public record FallbackMetrics(
     /**
      * Makes a system face stand in for a web font.
      *
-     * @throws app.unciala.core.font.FontException if the font has no Latin letters to measure
+     * @throws app.unciala.font.FontException if the font has no Latin letters to measure
      */
     public static FallbackMetrics of(Sfnt font, SystemFace stand) {
         double unitsPerEm = HeadTable.read(font).unitsPerEm();

@@ -1,6 +1,7 @@
 package app.unciala.core.metrics;
 
 import app.unciala.core.css.GenericFamily;
+import app.unciala.font.metrics.AverageAdvance;
 import java.util.List;
 
 /**

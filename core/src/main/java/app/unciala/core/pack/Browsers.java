@@ -1,6 +1,6 @@
 package app.unciala.core.pack;
 
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
 import java.util.List;
 
 /** The browsers that a site serves, and the formats that follow from them, the one to be taken first first. */

@@ -1,7 +1,7 @@
 package app.unciala.core.pack;
 
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.font.FontFormat;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;

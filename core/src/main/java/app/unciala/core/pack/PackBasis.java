@@ -1,8 +1,8 @@
 package app.unciala.core.pack;
 
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Verdict;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;

@@ -2,10 +2,10 @@ package app.unciala.core.pack;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.metrics.FallbackMetrics;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

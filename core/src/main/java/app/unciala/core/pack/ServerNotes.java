@@ -1,8 +1,8 @@
 package app.unciala.core.pack;
 
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Instructions.Step;
 import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.font.FontFormat;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;

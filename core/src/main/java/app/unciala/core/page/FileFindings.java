@@ -1,7 +1,6 @@
 package app.unciala.core.page;
 
 import app.unciala.core.domain.SameSite;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.page.PageDocument.Preload;
 import app.unciala.core.page.PageFaces.PageFace;
 import app.unciala.core.page.PageFinding.Kind;
@@ -10,6 +9,7 @@ import app.unciala.core.page.PageFonts.Loaded;
 import app.unciala.core.page.PageFonts.Tried;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.proof.ShareLinks;
+import app.unciala.font.FontFormat;
 import com.google.common.hash.Hashing;
 import java.util.ArrayList;
 import java.util.HashMap;

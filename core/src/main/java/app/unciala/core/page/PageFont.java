@@ -1,7 +1,7 @@
 package app.unciala.core.page;
 
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.page.PageFonts.Tried;
+import app.unciala.font.FontFormat;
 import java.util.List;
 
 /**

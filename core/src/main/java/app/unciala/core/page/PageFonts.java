@@ -1,16 +1,16 @@
 package app.unciala.core.page;
 
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontFile;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.Problem;
-import app.unciala.core.font.sfnt.CmapTable;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.font.soundness.Soundness;
 import app.unciala.core.page.PageFaces.PageFace;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
+import app.unciala.font.FontException;
+import app.unciala.font.FontFormat;
+import app.unciala.font.Problem;
+import app.unciala.font.file.FontFile;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.sanitizer.Sanitizer;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.CmapTable;
 import com.google.common.hash.Hashing;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -136,7 +136,7 @@ final class PageFonts {
                         "no browser of today takes " + file.format().label());
             }
             Sfnt face = file.faces().get(0);
-            Optional<Problem> refusal = Soundness.of(face).stream().findFirst();
+            Optional<Problem> refusal = Sanitizer.of(face).stream().findFirst();
             if (refusal.isPresent()) {
                 return failed(
                         url,

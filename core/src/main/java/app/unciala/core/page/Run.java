@@ -2,7 +2,7 @@ package app.unciala.core.page;
 
 import app.unciala.core.css.cascade.Rule;
 import app.unciala.core.css.cascade.TextStyle;
-import app.unciala.core.face.Slope;
+import app.unciala.font.face.Slope;
 import java.util.List;
 import java.util.Optional;
 

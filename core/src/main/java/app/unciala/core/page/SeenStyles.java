@@ -4,7 +4,7 @@ import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.css.cascade.TextStyle;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.syntax.StyleSheet;
-import app.unciala.core.face.Slope;
+import app.unciala.font.face.Slope;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;

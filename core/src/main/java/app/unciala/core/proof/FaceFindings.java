@@ -1,13 +1,13 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.css.syntax.StyleSheet;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.face.StyleNames;
-import app.unciala.core.face.StyleNames.Said;
-import app.unciala.core.font.Numbers;
 import app.unciala.core.proof.Names.Name;
 import app.unciala.core.proof.WordsOfStyle.Divided;
+import app.unciala.font.Numbers;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
+import app.unciala.font.face.StyleNames;
+import app.unciala.font.face.StyleNames.Said;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

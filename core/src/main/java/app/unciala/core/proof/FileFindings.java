@@ -1,11 +1,11 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.css.syntax.StyleSheet;
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.font.Numbers;
 import app.unciala.core.proof.DeclaredFace.Source;
 import app.unciala.core.proof.Names.Name;
+import app.unciala.font.Numbers;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.css.GenericFamily;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import java.util.Optional;
 
 /**

@@ -2,9 +2,9 @@ package app.unciala.core.proof;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
-import app.unciala.core.face.StyleNames.Said;
 import app.unciala.core.proof.Names.Name;
 import app.unciala.core.proof.WordsOfStyle.Divided;
+import app.unciala.font.face.StyleNames.Said;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

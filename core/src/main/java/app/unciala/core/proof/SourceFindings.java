@@ -2,8 +2,8 @@ package app.unciala.core.proof;
 
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.proof.DeclaredFace.Source;
+import app.unciala.font.FontFormat;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;

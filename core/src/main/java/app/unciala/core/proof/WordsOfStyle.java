@@ -1,8 +1,8 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.css.Keywords;
-import app.unciala.core.face.StyleNames;
-import app.unciala.core.face.StyleNames.Said;
+import app.unciala.font.face.StyleNames;
+import app.unciala.font.face.StyleNames.Said;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package app.unciala.core.search;
 
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.face.StyleNames;
-import app.unciala.core.face.StyleNames.Said;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
+import app.unciala.font.face.StyleNames;
+import app.unciala.font.face.StyleNames.Said;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;

@@ -3,8 +3,8 @@ package app.unciala.core.css;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.css.FontMatching.Match;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

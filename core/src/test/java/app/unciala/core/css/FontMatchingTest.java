@@ -3,9 +3,9 @@ package app.unciala.core.css;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.css.FontMatching.Match;
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;

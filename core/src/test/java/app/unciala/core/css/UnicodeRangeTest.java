@@ -2,7 +2,11 @@ package app.unciala.core.css;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.BitSet;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -34,5 +38,22 @@ class UnicodeRangeTest {
     @ValueSource(strings = {"", "U+", "U+110000", "U+30-20", "U+4??-500", "20-7E", "U+1234567", "U+20,", "U+GG"})
     void whatIsNoRangeIsNone(String value) {
         assertThat(UnicodeRange.read(value)).isEmpty();
+    }
+
+    @Test
+    void theRangeIsWrittenAsCssWantsIt() {
+        BitSet characters = new BitSet();
+        characters.set(0x20, 0x7F);
+        characters.set(0xE9);
+        characters.set(0x1F600, 0x1F602);
+        assertThat(UnicodeRange.of(characters)).isEqualTo("U+20-7E, U+E9, U+1F600-1F601");
+        String css = FontFaceRule.of(
+                        "Harrow",
+                        Slot.of(400, 100, Slope.UPRIGHT),
+                        "a.woff2",
+                        FontFormat.WOFF2,
+                        Optional.of(characters))
+                .css();
+        assertThat(css).contains("  unicode-range: U+20-7E, U+E9, U+1F600-1F601;\n");
     }
 }

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.domain.DomainPattern;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Amendment.Wish;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.PermittedDomains.Counting;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;

@@ -3,11 +3,11 @@ package app.unciala.core.license;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.domain.DomainPattern;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.PageViews.Reading;
 import app.unciala.core.license.PermittedDomains.Counting;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;

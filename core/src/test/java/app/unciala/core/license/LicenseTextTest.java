@@ -3,8 +3,8 @@ package app.unciala.core.license;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.font.FontReader;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.report.FaceReport;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -2,10 +2,10 @@ package app.unciala.core.pack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.PackBasis.AskedFace;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

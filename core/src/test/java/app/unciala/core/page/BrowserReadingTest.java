@@ -3,7 +3,6 @@ package app.unciala.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.unciala.core.face.Slope;
 import app.unciala.core.page.BrowserReading.File;
 import app.unciala.core.page.BrowserReading.Preload;
 import app.unciala.core.page.BrowserReading.Sheet;
@@ -11,6 +10,7 @@ import app.unciala.core.page.BrowserReading.Style;
 import app.unciala.core.page.BrowserReading.Window;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.Resources.Resource;
+import app.unciala.font.face.Slope;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

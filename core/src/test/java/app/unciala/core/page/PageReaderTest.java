@@ -3,13 +3,13 @@ package app.unciala.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.css.cascade.Viewport;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageFinding.Severity;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Run.Given;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

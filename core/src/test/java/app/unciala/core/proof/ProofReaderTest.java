@@ -4,12 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.unciala.core.css.GenericFamily;
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.proof.ProofReader.Proof;
 import app.unciala.core.testing.StyleSheets;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.net.URI;
 import java.util.ArrayList;
 import java.util.EnumSet;

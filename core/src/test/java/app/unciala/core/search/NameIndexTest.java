@@ -2,12 +2,12 @@ package app.unciala.core.search;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.core.search.NameIndex.Family;
 import app.unciala.core.search.NameIndex.Found;
 import app.unciala.core.search.NameIndex.Nearness;
 import app.unciala.core.search.NameIndex.Style;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;

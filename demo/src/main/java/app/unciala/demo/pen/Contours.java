@@ -1,6 +1,6 @@
 package app.unciala.demo.pen;
 
-import app.unciala.core.font.sfnt.SimpleGlyph;
+import app.unciala.font.glyf.SimpleGlyph;
 import java.awt.geom.Area;
 import java.awt.geom.PathIterator;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package app.unciala.demo.pen;
 
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.demo.pen.TrueTypeBuilder.Naming;
 import app.unciala.demo.pen.TrueTypeBuilder.Part;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.text.Normalizer;

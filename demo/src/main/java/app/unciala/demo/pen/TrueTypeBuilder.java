@@ -1,12 +1,12 @@
 package app.unciala.demo.pen;
 
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.font.ByteSink;
-import app.unciala.core.font.ByteView;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.font.sfnt.SfntWriter;
-import app.unciala.core.font.sfnt.SimpleGlyph;
+import app.unciala.font.bytes.ByteSink;
+import app.unciala.font.bytes.ByteView;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
+import app.unciala.font.glyf.SimpleGlyph;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.sfnt.SfntWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,6 @@
 package app.unciala.demo.pen;
 
-import app.unciala.core.font.ByteSink;
+import app.unciala.font.bytes.ByteSink;
 import java.util.List;
 
 /**

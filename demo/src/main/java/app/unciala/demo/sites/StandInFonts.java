@@ -1,9 +1,9 @@
 package app.unciala.demo.sites;
 
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
 import app.unciala.demo.DemoFont;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 

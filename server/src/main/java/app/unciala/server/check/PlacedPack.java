@@ -2,12 +2,12 @@ package app.unciala.server.check;
 
 import app.unciala.core.check.SheetDifference;
 import app.unciala.core.css.syntax.StyleSheetBytes;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
+import app.unciala.font.FontFormat;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PlacedFile;
 import app.unciala.server.check.CheckReport.PlacedRule;

@@ -1,8 +1,8 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.FontVersion;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.face.FontVersion;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;

@@ -2,15 +2,15 @@ package app.unciala.server.family;
 
 import static app.unciala.server.inventory.Texts.cut;
 
-import app.unciala.core.drawing.DrawingDigest;
-import app.unciala.core.drawing.Sketch;
-import app.unciala.core.face.Embedding;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
-import app.unciala.core.face.UseMarks;
-import app.unciala.core.face.UseMarks.Mark;
 import app.unciala.core.flag.Snapshot.HeldFile;
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
+import app.unciala.font.drawing.DrawingDigest;
+import app.unciala.font.drawing.Sketch;
+import app.unciala.font.face.Embedding;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
+import app.unciala.font.face.UseMarks;
+import app.unciala.font.face.UseMarks.Mark;
 import app.unciala.server.inventory.SlotColumns;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;

@@ -1,6 +1,6 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.Classification;
+import app.unciala.font.face.Classification;
 import app.unciala.server.family.FamilyFilter.Group;
 import app.unciala.server.family.FamilyFilter.Licensed;
 import app.unciala.server.family.FamilyFilter.Order;

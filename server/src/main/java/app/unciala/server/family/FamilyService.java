@@ -1,8 +1,8 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.Classification;
-import app.unciala.core.face.Embedding;
 import app.unciala.core.flag.Snapshot.HeldFile;
+import app.unciala.font.face.Classification;
+import app.unciala.font.face.Embedding;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;

@@ -1,11 +1,11 @@
 package app.unciala.server.family;
 
-import app.unciala.core.drawing.CharacterDrawings;
-import app.unciala.core.drawing.CharacterDrawings.Drawn;
-import app.unciala.core.drawing.Likeness.Changed;
-import app.unciala.core.face.FaceDifference;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.drawing.CharacterDrawings;
+import app.unciala.font.drawing.CharacterDrawings.Drawn;
+import app.unciala.font.drawing.Likeness.Changed;
+import app.unciala.font.report.FaceDifference;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;

@@ -1,6 +1,6 @@
 package app.unciala.server.family;
 
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.inventory.Texts;

@@ -1,16 +1,16 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.FaceDetails;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.UseMarks.Mark;
-import app.unciala.core.font.Problem;
-import app.unciala.core.font.sfnt.CmapTable;
-import app.unciala.core.font.sfnt.HeadTable;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.language.CharacterBlocks;
-import app.unciala.core.language.CharacterBlocks.Block;
-import app.unciala.core.language.LanguageCoverage;
 import app.unciala.core.license.LicenseText;
+import app.unciala.font.Problem;
+import app.unciala.font.face.UseMarks.Mark;
+import app.unciala.font.language.CharacterBlocks;
+import app.unciala.font.language.CharacterBlocks.Block;
+import app.unciala.font.language.LanguageCoverage;
+import app.unciala.font.report.FaceDetails;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.CmapTable;
+import app.unciala.font.table.HeadTable;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.BitSet;

@@ -1,13 +1,13 @@
 package app.unciala.server.family;
 
-import app.unciala.core.drawing.Sketch;
-import app.unciala.core.face.Classification;
-import app.unciala.core.face.Embedding;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.UseMarks.Mark;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.language.LanguageCoverage;
-import app.unciala.core.language.SampleLetters;
+import app.unciala.font.drawing.Sketch;
+import app.unciala.font.face.Classification;
+import app.unciala.font.face.Embedding;
+import app.unciala.font.face.UseMarks.Mark;
+import app.unciala.font.language.LanguageCoverage;
+import app.unciala.font.language.SampleLetters;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
 import java.util.List;
 import java.util.Optional;
 

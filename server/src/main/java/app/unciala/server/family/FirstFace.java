@@ -1,8 +1,8 @@
 package app.unciala.server.family;
 
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.FontException;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.sfnt.Sfnt;
 import app.unciala.server.fault.Fault;
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -1,9 +1,9 @@
 package app.unciala.server.family;
 
-import app.unciala.core.drawing.Sketch;
-import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.HeldFile;
+import app.unciala.font.drawing.Sketch;
+import app.unciala.font.face.Slot;
 import app.unciala.server.inventory.Parts;
 import app.unciala.server.storage.StoredFiles;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package app.unciala.server.family;
 
-import app.unciala.core.drawing.DrawingDigest;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.drawing.DrawingDigest;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
 import app.unciala.server.storage.FileStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -1,11 +1,11 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.Range;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.core.search.NameIndex;
 import app.unciala.core.search.NameIndex.Family;
 import app.unciala.core.search.NameIndex.Style;
+import app.unciala.font.face.Range;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import app.unciala.server.inventory.Changes;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

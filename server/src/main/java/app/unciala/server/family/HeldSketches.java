@@ -1,8 +1,8 @@
 package app.unciala.server.family;
 
-import app.unciala.core.drawing.Sketch;
-import app.unciala.core.drawing.SketchIndex;
-import app.unciala.core.drawing.SketchIndex.Near;
+import app.unciala.font.drawing.Sketch;
+import app.unciala.font.drawing.SketchIndex;
+import app.unciala.font.drawing.SketchIndex.Near;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Parts;
 import java.util.HashSet;

@@ -1,9 +1,9 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.Classification;
-import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Snapshot.HeldFile;
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Classification;
+import app.unciala.font.face.Slot;
 import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.Actor;

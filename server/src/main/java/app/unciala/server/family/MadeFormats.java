@@ -1,14 +1,14 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.License;
 import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
+import app.unciala.font.FontException;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
 import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.fault.Fault;

@@ -1,8 +1,8 @@
 package app.unciala.server.family;
 
-import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.face.Slot;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;

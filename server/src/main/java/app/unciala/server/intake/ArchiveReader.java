@@ -1,6 +1,6 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.font.FontLimits;
+import app.unciala.font.FontLimits;
 import com.google.common.io.ByteStreams;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;

@@ -1,6 +1,6 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;

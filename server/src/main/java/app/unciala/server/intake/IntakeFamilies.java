@@ -1,7 +1,7 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.face.Slot;
 import app.unciala.core.license.OpenLicense;
+import app.unciala.font.face.Slot;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;

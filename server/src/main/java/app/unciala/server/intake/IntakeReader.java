@@ -1,6 +1,6 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.drawing.SketchIndex.Near;
+import app.unciala.font.drawing.SketchIndex.Near;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.HeldSketches;
 import app.unciala.server.fault.FullDisk;

@@ -1,8 +1,8 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.face.Classification;
-import app.unciala.core.face.Evidence;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.face.Classification;
+import app.unciala.font.face.Evidence;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.FlagService;
 import app.unciala.server.history.Actor;

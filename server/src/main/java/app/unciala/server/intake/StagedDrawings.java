@@ -1,6 +1,6 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.drawing.DrawingDigest;
+import app.unciala.font.drawing.DrawingDigest;
 import app.unciala.server.storage.StagingArea;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -1,8 +1,8 @@
 package app.unciala.server.intake;
 
-import app.unciala.core.drawing.Sketch;
-import app.unciala.core.face.FontVersion;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.drawing.Sketch;
+import app.unciala.font.face.FontVersion;
 import app.unciala.server.family.HeldFamilies.Place;
 import app.unciala.server.intake.ReadFile.Kind;
 import app.unciala.server.inventory.SlotColumns;

@@ -1,6 +1,6 @@
 package app.unciala.server.inventory;
 
-import app.unciala.core.font.FontFormat;
+import app.unciala.font.FontFormat;
 import app.unciala.server.fault.Fault;
 
 /** Font formats as the API names them, such as {@code woff2}. */

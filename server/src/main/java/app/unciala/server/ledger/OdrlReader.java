@@ -1,8 +1,8 @@
 package app.unciala.server.ledger;
 
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.license.Clause;
 import app.unciala.core.license.Decision.Point;
+import app.unciala.font.FontFormat;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.ledger.LedgerEntry.NamedFaces;
 import app.unciala.server.ledger.LedgerEntry.ReadEntry;

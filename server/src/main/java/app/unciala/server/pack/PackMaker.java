@@ -1,12 +1,12 @@
 package app.unciala.server.pack;
 
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Setting;
 import app.unciala.core.pack.PackWriter;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.flag.AskedRow.DomainVerdict;

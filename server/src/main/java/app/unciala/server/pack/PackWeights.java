@@ -1,12 +1,12 @@
 package app.unciala.server.pack;
 
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontFormat;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.Placement;
+import app.unciala.font.FontException;
+import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slot;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;

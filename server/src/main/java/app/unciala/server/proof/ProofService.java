@@ -1,7 +1,6 @@
 package app.unciala.server.proof;
 
 import app.unciala.core.css.GenericFamily;
-import app.unciala.core.face.Classification;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.proof.Edit;
@@ -10,6 +9,7 @@ import app.unciala.core.proof.KnownFile;
 import app.unciala.core.proof.ProofReader;
 import app.unciala.core.proof.ProofReader.Proof;
 import app.unciala.core.proof.Reference;
+import app.unciala.font.face.Classification;
 import app.unciala.server.decision.DecisionService;
 import app.unciala.server.decision.DecisionService.Decided;
 import app.unciala.server.decision.DecisionService.Question;

@@ -1,6 +1,6 @@
 package app.unciala.server.search;
 
-import app.unciala.core.font.FontLimits;
+import app.unciala.font.FontLimits;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.search.SearchService.Answer;

@@ -1,14 +1,14 @@
 package app.unciala.server.search;
 
-import app.unciala.core.drawing.Sketch;
-import app.unciala.core.drawing.SketchIndex.Near;
-import app.unciala.core.face.FaceReport;
-import app.unciala.core.face.Slot;
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.sfnt.Sfnt;
 import app.unciala.core.search.NameIndex.Found;
 import app.unciala.core.search.NameIndex.Nearness;
+import app.unciala.font.FontException;
+import app.unciala.font.drawing.Sketch;
+import app.unciala.font.drawing.SketchIndex.Near;
+import app.unciala.font.face.Slot;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.report.FaceReport;
+import app.unciala.font.sfnt.Sfnt;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;

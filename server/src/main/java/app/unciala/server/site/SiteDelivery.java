@@ -1,11 +1,11 @@
 package app.unciala.server.site;
 
-import app.unciala.core.language.SiteCharacters;
 import app.unciala.core.pack.Browsers;
 import app.unciala.core.pack.FileNames;
 import app.unciala.core.pack.OutputShape;
 import app.unciala.core.pack.PackRequest.Checklist;
 import app.unciala.core.pack.Placement;
+import app.unciala.core.pack.SiteCharacters;
 import app.unciala.server.fault.Fault;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;

@@ -2,10 +2,10 @@ package app.unciala.server.site;
 
 import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.face.Slot;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.license.FaceUse.Place;
+import app.unciala.font.face.Slot;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;

@@ -1,12 +1,12 @@
 package app.unciala.server.storage;
 
-import app.unciala.core.font.FontException;
-import app.unciala.core.font.FontFormat;
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.FontWriter;
-import app.unciala.core.font.sfnt.Sfnt;
-import app.unciala.core.font.subset.SubsetPlan;
-import app.unciala.core.font.subset.Subsetter;
+import app.unciala.font.FontException;
+import app.unciala.font.FontFormat;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.subset.SubsetPlan;
+import app.unciala.font.subset.Subsetter;
 import app.unciala.server.fault.Fault;
 import com.google.common.hash.Hashing;
 import java.io.IOException;

@@ -5,8 +5,8 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.ShownFonts.Held;
 import app.unciala.server.check.ShownFonts.HeldAs;

@@ -2,7 +2,7 @@ package app.unciala.server.family;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.face.Classification;
+import app.unciala.font.face.Classification;
 import app.unciala.server.family.FamilyFilter.Conditions;
 import app.unciala.server.family.FamilyFilter.Group;
 import app.unciala.server.family.FamilyFilter.Licensed;

@@ -12,9 +12,9 @@ import static org.mockito.Mockito.when;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
-import app.unciala.core.face.Slope;
-import app.unciala.core.face.Slot;
 import app.unciala.core.license.Verdict;
+import app.unciala.font.face.Slope;
+import app.unciala.font.face.Slot;
 import app.unciala.server.decision.DecisionService;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;

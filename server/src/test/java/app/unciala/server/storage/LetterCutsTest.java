@@ -3,10 +3,10 @@ package app.unciala.server.storage;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.unciala.core.font.FontReader;
-import app.unciala.core.font.sfnt.CmapTable;
-import app.unciala.core.font.sfnt.MaxpTable;
-import app.unciala.core.font.sfnt.Sfnt;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.CmapTable;
+import app.unciala.font.table.MaxpTable;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.testing.Samples;
 import java.io.IOException;

@@ -12,7 +12,7 @@ import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Matching;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
-import app.unciala.core.face.Slope;
+import app.unciala.font.face.Slope;
 import com.google.common.io.Resources;
 import java.io.IOException;
 import java.io.UncheckedIOException;

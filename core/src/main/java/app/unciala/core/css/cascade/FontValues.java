@@ -4,7 +4,7 @@ import app.unciala.core.css.Keywords;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
-import app.unciala.core.face.Slope;
+import app.unciala.font.face.Slope;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;

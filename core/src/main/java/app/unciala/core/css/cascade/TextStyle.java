@@ -1,6 +1,6 @@
 package app.unciala.core.css.cascade;
 
-import app.unciala.core.face.Slope;
+import app.unciala.font.face.Slope;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;

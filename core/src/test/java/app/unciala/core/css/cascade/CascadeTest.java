@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.core.css.cascade.PageSheets.Sheet;
 import app.unciala.core.css.selector.Element;
-import app.unciala.core.face.Slope;
+import app.unciala.font.face.Slope;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;

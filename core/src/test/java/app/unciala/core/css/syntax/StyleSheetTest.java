@@ -11,7 +11,7 @@ import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
 import app.unciala.core.css.syntax.StyleSheet.Rule;
 import app.unciala.core.css.syntax.Token.Kind;
 import app.unciala.core.testing.StyleSheets;
-import app.unciala.core.testing.Tool;
+import app.unciala.testing.Tool;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

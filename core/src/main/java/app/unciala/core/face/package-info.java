@@ -1,5 +1,0 @@
-/** Says what a face is (family, weight, width, slope) from its own tables, with the evidence for and against. */
-@NullMarked
-package app.unciala.core.face;
-
-import org.jspecify.annotations.NullMarked;

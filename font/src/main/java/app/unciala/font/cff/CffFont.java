@@ -1,0 +1,201 @@
+package app.unciala.font.cff;
+
+import app.unciala.font.FontException;
+import app.unciala.font.bytes.ByteView;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The parts of a {@code CFF } (Technical Note 5176) or {@code CFF2} table (OpenType 1.9): DICTs, INDEXes, charset.
+ * {@code fontDictOf} says which font DICT each glyph selects; without font DICTs, the top DICT serves as the only one.
+ */
+public record CffFont(
+        boolean isWide,
+        byte[] name,
+        CffDict top,
+        CffIndex strings,
+        CffIndex globalSubrs,
+        CffIndex charStrings,
+        List<FontDict> dicts,
+        boolean hasFontDicts,
+        int[] fontDicts,
+        CffCharset charset,
+        Optional<ByteView> variationStore,
+        Optional<int[]> regionCounts) {
+    /** Strings that every font has without listing them. */
+    public static final int STANDARD_STRINGS = 391;
+
+    private static final int ROS = 1230;
+    private static final int VSINDEX = 22;
+
+    /** A font DICT with its private DICT and the subroutines of that. */
+    record FontDict(CffDict dict, CffDict privateDict, CffIndex localSubrs) {}
+
+    public static CffFont read(ByteView table) {
+        return table.table().equals("CFF2") ? readCff2(table) : readCff(table);
+    }
+
+    private static CffFont readCff(ByteView table) {
+        CffIndex names = CffIndex.read(table, table.u8(2));
+        CffIndex topDicts = CffIndex.read(table, names.end());
+        CffIndex strings = CffIndex.read(table, topDicts.end());
+        CffIndex globalSubrs = CffIndex.read(table, strings.end());
+        CffDict top = CffDict.read(topDicts.get(0));
+        CffIndex charStrings = CffIndex.read(table, charStringsAt(table, top));
+        boolean hasFontDicts = top.offset(CffDict.FD_ARRAY).isPresent();
+        if (hasFontDicts && top.offset(CffDict.FD_SELECT).isEmpty()) {
+            throw new FontException("CFF ", -1, "has font DICTs but does not select among them");
+        }
+        CffCharset charset = CffCharset.of(table, top.offset(CffDict.CHARSET).orElse(0), charStrings.count());
+        return new CffFont(
+                false,
+                names.count() == 0 ? new byte[0] : names.get(0).toArray(),
+                top,
+                strings,
+                globalSubrs,
+                charStrings,
+                fontDicts(table, top),
+                hasFontDicts,
+                fontDictOf(table, top, charStrings.count()),
+                charset,
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** The top DICT stands bare after the header, and there are no names or strings. */
+    private static CffFont readCff2(ByteView table) {
+        int headerSize = table.u8(2);
+        int topLength = table.u16(3);
+        CffDict top = CffDict.read(table.slice(headerSize, topLength));
+        CffIndex globalSubrs = CffIndex.readWide(table, headerSize + topLength);
+        CffIndex charStrings = CffIndex.readWide(table, charStringsAt(table, top));
+        Optional<Integer> storeAt = top.offset(CffDict.VARIATION_STORE);
+        return new CffFont(
+                true,
+                new byte[0],
+                top,
+                CffIndex.none(table),
+                globalSubrs,
+                charStrings,
+                fontDicts(table, top),
+                top.offset(CffDict.FD_ARRAY).isPresent(),
+                fontDictOf(table, top, charStrings.count()),
+                CffCharset.none(),
+                storeAt.map(at -> table.slice(at, 2 + table.u16(at))),
+                Optional.of(storeAt.map(at -> regionCounts(table, at)).orElse(new int[0])));
+    }
+
+    private static int charStringsAt(ByteView table, CffDict top) {
+        return top.offset(CffDict.CHAR_STRINGS)
+                .orElseThrow(() -> new FontException(table.table(), -1, "has no charstrings"));
+    }
+
+    private static List<FontDict> fontDicts(ByteView table, CffDict top) {
+        Optional<Integer> array = top.offset(CffDict.FD_ARRAY);
+        if (array.isEmpty()) {
+            return List.of(fontDict(table, top));
+        }
+        CffIndex dicts = index(table, array.get());
+        List<FontDict> read = new ArrayList<>();
+        for (int i = 0; i < dicts.count(); i++) {
+            read.add(fontDict(table, CffDict.read(dicts.get(i))));
+        }
+        return read;
+    }
+
+    private static FontDict fontDict(ByteView table, CffDict dict) {
+        double[] range = dict.get(CffDict.PRIVATE).orElse(new double[0]);
+        if (range.length < 2) {
+            return new FontDict(dict, CffDict.read(table.slice(0, 0)), CffIndex.none(table));
+        }
+        int at = (int) range[1];
+        CffDict privateDict = CffDict.read(table.slice(at, (int) range[0]));
+        CffIndex subrs = privateDict
+                .offset(CffDict.SUBRS)
+                .map(offset -> index(table, at + offset))
+                .orElse(CffIndex.none(table));
+        return new FontDict(dict, privateDict, subrs);
+    }
+
+    private static CffIndex index(ByteView table, int at) {
+        return table.table().equals("CFF2") ? CffIndex.readWide(table, at) : CffIndex.read(table, at);
+    }
+
+    /** How many regions each set of deltas in the variation store has. */
+    private static int[] regionCounts(ByteView table, int at) {
+        ByteView store = table.from(at + 2);
+        int[] counts = new int[store.u16(6)];
+        for (int i = 0; i < counts.length; i++) {
+            counts[i] = store.u16(store.offset32(8 + 4 * i) + 4);
+        }
+        return counts;
+    }
+
+    private static int[] fontDictOf(ByteView table, CffDict top, int numGlyphs) {
+        int[] fontDictOf = new int[numGlyphs];
+        top.offset(CffDict.FD_SELECT).ifPresent(at -> readFdSelect(table.from(at), fontDictOf));
+        return fontDictOf;
+    }
+
+    private static void readFdSelect(ByteView select, int[] fontDictOf) {
+        int format = select.u8(0);
+        if (format == 0) {
+            for (int glyph = 0; glyph < fontDictOf.length; glyph++) {
+                fontDictOf[glyph] = select.u8(1 + glyph);
+            }
+        } else if (format == 3) {
+            int ranges = select.u16(1);
+            for (int i = 0; i < ranges; i++) {
+                fill(fontDictOf, select.u16(3 + 3 * i), select.u16(6 + 3 * i), select.u8(5 + 3 * i));
+            }
+        } else if (format == 4) {
+            int ranges = select.offset32(1);
+            for (int i = 0; i < ranges; i++) {
+                fill(fontDictOf, select.u32(5 + 6 * i), select.u32(11 + 6 * i), select.u16(9 + 6 * i));
+            }
+        } else {
+            throw new FontException(select.table(), -1, "has an FDSelect of unknown format " + format);
+        }
+    }
+
+    private static void fill(int[] fontDictOf, long first, long next, int dict) {
+        for (int glyph = (int) Math.min(first, fontDictOf.length); glyph < Math.min(next, fontDictOf.length); glyph++) {
+            fontDictOf[glyph] = dict;
+        }
+    }
+
+    public boolean isCidKeyed() {
+        return top.get(ROS).isPresent();
+    }
+
+    public int fontDictOf(int glyph) {
+        int dict = glyph >= 0 && glyph < fontDicts.length ? fontDicts[glyph] : 0;
+        if (dict >= dicts.size()) {
+            throw new FontException("CFF ", -1, "selects font DICT " + dict + " of " + dicts.size());
+        }
+        return dict;
+    }
+
+    public CffDict fontDict(int dict) {
+        return dicts.get(dict).dict();
+    }
+
+    public CffDict privateDict(int dict) {
+        return dicts.get(dict).privateDict();
+    }
+
+    public CffIndex localSubrs(int dict) {
+        return dicts.get(dict).localSubrs();
+    }
+
+    /** The set of deltas that a charstring blends with until it says otherwise. */
+    public int deltaSet(int dict) {
+        return privateDict(dict).offset(VSINDEX).orElse(0);
+    }
+
+    /** A string beyond the standard ones. */
+    public ByteView string(int number) {
+        return strings.get(number - STANDARD_STRINGS);
+    }
+}

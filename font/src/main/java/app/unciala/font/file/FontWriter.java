@@ -1,0 +1,55 @@
+package app.unciala.font.file;
+
+import app.unciala.font.FontException;
+import app.unciala.font.FontFormat;
+import app.unciala.font.bytes.ByteView;
+import app.unciala.font.eot.EotWriter;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.sfnt.SfntWriter;
+import app.unciala.font.svg.SvgFontWriter;
+import app.unciala.font.woff.WoffWriter;
+import app.unciala.font.woff2.Woff2Writer;
+import java.util.Map;
+
+/** Puts a face into a container; the same face and format give the same bytes, always. */
+public final class FontWriter {
+    private FontWriter() {}
+
+    /**
+     * Writes one face.
+     *
+     * @throws FontException if the face's outlines are not the ones the bare format stands for, or are damaged
+     */
+    public static byte[] write(Sfnt source, FontFormat format) {
+        Sfnt face = withoutEmpty(source);
+        return switch (format) {
+            case WOFF2 -> Woff2Writer.write(face);
+            case WOFF -> WoffWriter.write(face);
+            case EOT -> EotWriter.write(face);
+            case SVG -> SvgFontWriter.write(face);
+            case TTF, OTF -> {
+                if (face.bareFormat() != format) {
+                    throw new FontException(
+                            "file",
+                            -1,
+                            "has the outlines of " + face.bareFormat().label() + ", so it cannot be written as "
+                                    + format.key());
+                }
+                yield SfntWriter.write(face);
+            }
+            case COLLECTION -> throw new FontException("file", -1, "cannot be written as a collection of one");
+        };
+    }
+
+    /** Browsers refuse a file with an empty table; one of outlines that are all empty keeps a byte. */
+    private static Sfnt withoutEmpty(Sfnt source) {
+        Sfnt face = source;
+        for (Map.Entry<String, ByteView> table : source.tables().entrySet()) {
+            if (table.getValue().length() == 0) {
+                String tag = table.getKey();
+                face = tag.equals("glyf") ? face.with(tag, new byte[1]) : face.without(tag);
+            }
+        }
+        return face;
+    }
+}

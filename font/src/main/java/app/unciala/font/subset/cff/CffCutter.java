@@ -1,0 +1,295 @@
+package app.unciala.font.subset.cff;
+
+import app.unciala.font.FontException;
+import app.unciala.font.bytes.ByteSink;
+import app.unciala.font.bytes.ByteView;
+import app.unciala.font.cff.CffDict;
+import app.unciala.font.cff.CffFont;
+import app.unciala.font.cff.CffIndex;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.IntUnaryOperator;
+
+/**
+ * Writes a {@code CFF } or {@code CFF2} table for fewer glyphs: their charstrings with subroutines put in place, the
+ * font DICTs they select, and the strings still named.
+ */
+public final class CffCutter {
+    private static final int ROS = 1230;
+
+    private static final int ENCODING = 16;
+    /** UniqueID and XUID name the font before the cut. */
+    private static final Set<Integer> STALE = Set.of(13, 14, ENCODING);
+
+    private static final Set<Integer> HINTS =
+            Set.of(6, 7, 8, 9, 10, 11, 1209, 1210, 1211, 1212, 1213, 1214, 1217, 1218, 1219);
+
+    private final CffFont font;
+    private final int[] kept;
+    private final boolean hinting;
+    private final Map<Integer, Integer> strings = new LinkedHashMap<>();
+
+    private CffCutter(CffFont font, int[] kept, boolean hinting) {
+        this.font = font;
+        this.kept = kept;
+        this.hinting = hinting;
+    }
+
+    /**
+     * The table with {@code count} glyphs, glyph i being what {@code before} says it was; -1 stands for an empty one.
+     *
+     * @throws FontException if a charstring is damaged
+     */
+    public static byte[] cut(ByteView table, int count, IntUnaryOperator before, boolean hinting) {
+        int[] kept = new int[count];
+        Arrays.setAll(kept, before);
+        return new CffCutter(CffFont.read(table), kept, hinting).write();
+    }
+
+    private byte[] write() {
+        List<byte[]> charStrings = new ArrayList<>();
+        for (int glyph : kept) {
+            charStrings.add(glyph < 0 ? emptyGlyph() : charString(glyph));
+        }
+        BitSet usedDicts = new BitSet();
+        for (int glyph : kept) {
+            usedDicts.set(font.fontDictOf(Math.max(glyph, 0)));
+        }
+        byte[] charset = font.isWide() ? new byte[0] : charset();
+        boolean selects = font.isWide() ? usedDicts.cardinality() > 1 : font.hasFontDicts();
+        byte[] select = selects ? fdSelect(usedDicts) : new byte[0];
+        byte[] charStringIndex = index(charStrings);
+        byte[] store = font.variationStore().map(ByteView::toArray).orElse(new byte[0]);
+
+        // Offsets are written in five bytes whatever their value, so the first try has the final lengths already, and
+        // has met every string that is still named.
+        Places places = new Places();
+        if (font.hasFontDicts()) {
+            fontDicts(usedDicts, places);
+        }
+        int headLength = head(places).length;
+        int at = headLength;
+        places.store = at;
+        at += store.length;
+        places.charset = at;
+        at += charset.length;
+        places.select = at;
+        at += select.length;
+        places.charStrings = at;
+        at += charStringIndex.length;
+        List<byte[]> privates = new ArrayList<>();
+        for (int dict = usedDicts.nextSetBit(0); dict >= 0; dict = usedDicts.nextSetBit(dict + 1)) {
+            byte[] bytes = privateDict(dict);
+            places.privates.add(new int[] {bytes.length, at});
+            privates.add(bytes);
+            at += bytes.length;
+        }
+        places.dicts = at;
+        byte[] head = head(places);
+        if (head.length != headLength) {
+            throw new IllegalStateException("the head of a CFF table changed its length");
+        }
+        ByteSink out = new ByteSink(at)
+                .bytes(head)
+                .bytes(store)
+                .bytes(charset)
+                .bytes(select)
+                .bytes(charStringIndex);
+        privates.forEach(out::bytes);
+        if (font.hasFontDicts()) {
+            out.bytes(fontDicts(usedDicts, places));
+        }
+        return out.toArray();
+    }
+
+    /** Where the parts behind the head begin, in bytes from the start of the table. */
+    private static final class Places {
+        int store;
+        int charset;
+        int select;
+        int charStrings;
+        int dicts;
+        final List<int[]> privates = new ArrayList<>();
+
+        /** Length and place of a private DICT; zeros before they are known. */
+        int[] privateDict(int i) {
+            return i < privates.size() ? privates.get(i) : new int[2];
+        }
+    }
+
+    private byte[] charString(int glyph) {
+        int dict = font.fontDictOf(glyph);
+        return new CharStringFlattener(
+                        font.globalSubrs(), font.localSubrs(dict), font.regionCounts(), font.deltaSet(dict), hinting)
+                .flatten(font.charStrings().get(glyph));
+    }
+
+    private byte[] emptyGlyph() {
+        return font.isWide() ? new byte[0] : new byte[] {14};
+    }
+
+    /** Header, names, top DICT, strings and the index of global subroutines, which is empty. */
+    private byte[] head(Places places) {
+        byte[] top = topDict(places);
+        ByteSink out = new ByteSink();
+        if (font.isWide()) {
+            return out.u8(2).u8(0).u8(5).u16(top.length).bytes(top).u32(0).toArray();
+        }
+        out.u8(1).u8(0).u8(4).u8(4);
+        out.bytes(index(List.of(font.name()))).bytes(index(List.of(top)));
+        List<byte[]> texts = new ArrayList<>();
+        strings.keySet().forEach(string -> texts.add(font.string(string).toArray()));
+        return out.bytes(index(texts)).u16(0).toArray();
+    }
+
+    private byte[] topDict(Places places) {
+        ByteSink out = new ByteSink();
+        for (CffDict.Entry entry : font.top().entries()) {
+            switch (entry.operator()) {
+                case CffDict.CHARSET -> {
+                    // The charset follows for every font that names its glyphs.
+                }
+                case CffDict.CHAR_STRINGS -> operator(offset(out, places.charStrings), CffDict.CHAR_STRINGS);
+                case CffDict.FD_ARRAY -> operator(offset(out, places.dicts), CffDict.FD_ARRAY);
+                case CffDict.FD_SELECT -> {
+                    // One font DICT left needs no selection in CFF2; the head's first try counts the same way.
+                    if (!font.isWide() || needsSelect()) {
+                        operator(offset(out, places.select), CffDict.FD_SELECT);
+                    }
+                }
+                case CffDict.VARIATION_STORE -> operator(offset(out, places.store), CffDict.VARIATION_STORE);
+                case CffDict.PRIVATE -> {
+                    int[] place = places.privateDict(0);
+                    operator(offset(offset(out, place[0]), place[1]), CffDict.PRIVATE);
+                }
+                default -> entry(out, entry);
+            }
+        }
+        if (!font.isWide()) {
+            operator(offset(out, places.charset), CffDict.CHARSET);
+        }
+        return out.toArray();
+    }
+
+    private boolean needsSelect() {
+        return Arrays.stream(kept)
+                        .map(glyph -> font.fontDictOf(Math.max(glyph, 0)))
+                        .distinct()
+                        .count()
+                > 1;
+    }
+
+    private void entry(ByteSink out, CffDict.Entry entry) {
+        if (STALE.contains(entry.operator()) && !font.isWide()) {
+            return;
+        }
+        if (CffDict.NAMING.contains(entry.operator())) {
+            for (double string : entry.operands()) {
+                offset(out, string((int) string));
+            }
+        } else if (entry.operator() == ROS && entry.operands().length == 3) {
+            offset(out, string((int) entry.operands()[0]));
+            offset(out, string((int) entry.operands()[1]));
+            offset(out, (int) entry.operands()[2]);
+        } else {
+            out.bytes(entry.bytes());
+        }
+        operator(out, entry.operator());
+    }
+
+    /** The new number of a string; the standard ones keep theirs. */
+    private int string(int number) {
+        return number < CffFont.STANDARD_STRINGS || font.isWide()
+                ? number
+                : CffFont.STANDARD_STRINGS + strings.computeIfAbsent(number, key -> strings.size());
+    }
+
+    private byte[] privateDict(int dict) {
+        ByteSink out = new ByteSink();
+        for (CffDict.Entry entry : font.privateDict(dict).entries()) {
+            boolean goes = entry.operator() == CffDict.SUBRS || !hinting && HINTS.contains(entry.operator());
+            if (!goes) {
+                operator(out.bytes(entry.bytes()), entry.operator());
+            }
+        }
+        return out.toArray();
+    }
+
+    private byte[] fontDicts(BitSet used, Places places) {
+        List<byte[]> dicts = new ArrayList<>();
+        for (int dict = used.nextSetBit(0); dict >= 0; dict = used.nextSetBit(dict + 1)) {
+            ByteSink out = new ByteSink();
+            for (CffDict.Entry entry : font.fontDict(dict).entries()) {
+                if (entry.operator() == CffDict.PRIVATE) {
+                    int[] place = places.privateDict(dicts.size());
+                    operator(offset(offset(out, place[0]), place[1]), CffDict.PRIVATE);
+                } else {
+                    entry(out, entry);
+                }
+            }
+            dicts.add(out.toArray());
+        }
+        return index(dicts);
+    }
+
+    /** Format 3: ranges of glyphs that select the same font DICT. */
+    private byte[] fdSelect(BitSet used) {
+        ByteSink ranges = new ByteSink();
+        int count = 0;
+        int before = -1;
+        for (int i = 0; i < kept.length; i++) {
+            int dict = used.get(0, font.fontDictOf(Math.max(kept[i], 0))).cardinality();
+            if (dict != before) {
+                ranges.u16(i).u8(dict);
+                before = dict;
+                count++;
+            }
+        }
+        return new ByteSink().u8(3).u16(count).bytes(ranges).u16(kept.length).toArray();
+    }
+
+    /** Format 2: runs of strings, or of character identifiers, that rise with the glyphs. */
+    private byte[] charset() {
+        ByteSink out = new ByteSink().u8(2);
+        int first = -1;
+        int more = 0;
+        for (int i = 1; i < kept.length; i++) {
+            int named = kept[i] < 0 ? 0 : font.charset().string(kept[i]);
+            int string = font.isCidKeyed() ? named : string(named);
+            if (first >= 0 && string == first + more + 1) {
+                more++;
+                continue;
+            }
+            if (first >= 0) {
+                out.u16(first).u16(more);
+            }
+            first = string;
+            more = 0;
+        }
+        if (first >= 0) {
+            out.u16(first).u16(more);
+        }
+        return out.toArray();
+    }
+
+    private byte[] index(List<byte[]> objects) {
+        return CffIndex.write(objects, font.isWide());
+    }
+
+    private static ByteSink offset(ByteSink out, int value) {
+        return out.u8(29).u32(value);
+    }
+
+    private static void operator(ByteSink out, int operator) {
+        if (operator >= 1200) {
+            out.u8(12).u8(operator - 1200);
+        } else {
+            out.u8(operator);
+        }
+    }
+}

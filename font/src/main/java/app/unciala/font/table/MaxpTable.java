@@ -1,0 +1,15 @@
+package app.unciala.font.table;
+
+import app.unciala.font.FontException;
+import app.unciala.font.sfnt.Sfnt;
+
+/** {@code maxp}: the number of glyphs, 1 to 65535. */
+public record MaxpTable(int numGlyphs) {
+    public static MaxpTable read(Sfnt face) {
+        int numGlyphs = face.require("maxp").u16(4);
+        if (numGlyphs == 0) {
+            throw new FontException("maxp", 4, "says there are no glyphs");
+        }
+        return new MaxpTable(numGlyphs);
+    }
+}

@@ -1,0 +1,117 @@
+package app.unciala.font.variation;
+
+import app.unciala.font.FontException;
+import app.unciala.font.bytes.ByteView;
+import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.FvarTable;
+import app.unciala.font.table.FvarTable.Axis;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A place on the axes of a variable font, each coordinate normalized to -1 at the axis's minimum, 0 at its default and
+ * 1 at its maximum, and bent by {@code avar} (OpenType 1.9, "Coordinate scales and normalization").
+ */
+public final class Location {
+    private final double[] coordinates;
+
+    private Location(double[] coordinates) {
+        this.coordinates = coordinates;
+    }
+
+    /**
+     * The place with these values, in the axes' own scales; an axis not named stands at its default.
+     *
+     * @throws FontException if the face is not variable, has no such axis, or the value lies outside the axis
+     */
+    public static Location of(Sfnt face, Map<String, Double> values) {
+        List<Axis> axes = FvarTable.read(face)
+                .orElseThrow(() -> new FontException("fvar", -1, "is missing: the face is not variable"))
+                .axes();
+        for (String tag : values.keySet()) {
+            if (axes.stream().noneMatch(axis -> axis.tag().equals(tag))) {
+                throw new FontException("fvar", -1, "has no axis " + tag);
+            }
+        }
+        double[] coordinates = new double[axes.size()];
+        for (int i = 0; i < coordinates.length; i++) {
+            Axis axis = axes.get(i);
+            double value = values.getOrDefault(axis.tag(), axis.defaultValue());
+            if (!(value >= axis.min() && value <= axis.max())) {
+                throw new FontException(
+                        "fvar",
+                        -1,
+                        "has the axis " + axis.tag() + " from " + axis.min() + " to " + axis.max() + ", without "
+                                + value);
+            }
+            coordinates[i] = normalized(axis, value);
+        }
+        face.table("avar").ifPresent(avar -> bend(avar, coordinates));
+        return new Location(coordinates);
+    }
+
+    /** Coordinates already normalized and bent. */
+    public static Location normalized(double... coordinates) {
+        return new Location(coordinates.clone());
+    }
+
+    public int axisCount() {
+        return coordinates.length;
+    }
+
+    public double coordinate(int axis) {
+        return coordinates[axis];
+    }
+
+    /** Whether this is the default, at which all deltas are zero. */
+    public boolean isDefault() {
+        return Arrays.stream(coordinates).allMatch(coordinate -> coordinate == 0);
+    }
+
+    private static double normalized(Axis axis, double value) {
+        double from = axis.defaultValue();
+        double scale = value < from ? from - axis.min() : axis.max() - from;
+        return value == from || scale <= 0 ? 0 : rounded((value - from) / scale);
+    }
+
+    /** Segment maps: piecewise linear, between pairs of F2DOT14 numbers. */
+    private static void bend(ByteView avar, double[] coordinates) {
+        int at = 8;
+        for (int axis = 0; axis < Math.min(avar.u16(6), coordinates.length); axis++) {
+            int count = avar.u16(at);
+            for (int i = 1; i < count; i++) {
+                int record = at + 2 + 4 * i;
+                double from = avar.i16(record - 4) / 16384.0;
+                double to = avar.i16(record) / 16384.0;
+                if (coordinates[axis] >= from && coordinates[axis] <= to && to > from) {
+                    double start = avar.i16(record - 2) / 16384.0;
+                    double end = avar.i16(record + 2) / 16384.0;
+                    coordinates[axis] = rounded(start + (end - start) * (coordinates[axis] - from) / (to - from));
+                    break;
+                }
+            }
+            at += 2 + 4 * count;
+        }
+    }
+
+    /** Coordinates have 14 binary places. */
+    private static double rounded(double coordinate) {
+        return Math.rint(coordinate * 16384) / 16384;
+    }
+
+    /** How much the region from {@code start} over {@code peak} to {@code end} on one axis counts here, in [0, 1]. */
+    public double scalar(int axis, double start, double peak, double end) {
+        if (start > peak || peak > end || start < 0 && end > 0 && peak != 0 || peak == 0) {
+            return 1;
+        }
+        double coordinate = axis < coordinates.length ? coordinates[axis] : 0;
+        if (coordinate == peak) {
+            return 1;
+        }
+        if (coordinate <= start || coordinate >= end) {
+            return 0;
+        }
+        return coordinate < peak ? (coordinate - start) / (peak - start) : (end - coordinate) / (end - peak);
+    }
+}
