@@ -77,8 +77,8 @@ public final class Figures {
     }
 
     private void inspect(List<byte[]> files) throws NoSuchAlgorithmException {
-        double ours = Double.MAX_VALUE;
-        double theirs = Double.MAX_VALUE;
+        long ours = Long.MAX_VALUE;
+        long theirs = Long.MAX_VALUE;
         for (int round = 0; round < ROUNDS; round++) {
             long start = threads.getCurrentThreadCpuTime();
             for (byte[] bytes : files) {

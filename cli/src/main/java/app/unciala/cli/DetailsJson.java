@@ -10,6 +10,7 @@ import java.util.BitSet;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.SortedMap;
 import tools.jackson.core.JsonGenerator;
 
@@ -64,8 +65,9 @@ final class DetailsJson {
         strings(
                 json,
                 "languages",
-                lacking.keySet().stream()
-                        .filter(tag -> lacking.get(tag).isEmpty())
+                lacking.entrySet().stream()
+                        .filter(language -> language.getValue().isEmpty())
+                        .map(Map.Entry::getKey)
                         .toList());
         json.writeObjectPropertyStart("nearlyCovered");
         lacking.forEach((tag, characters) -> {

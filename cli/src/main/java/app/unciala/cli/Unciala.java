@@ -39,7 +39,8 @@ public final class Unciala {
             return 1;
         };
         IParameterExceptionHandler usage = (exception, arguments) -> {
-            exception.getCommandLine().getErr().println(exception.getMessage().replaceAll("\\s+", " "));
+            String message = String.valueOf(exception.getMessage());
+            exception.getCommandLine().getErr().println(message.replaceAll("\\s+", " "));
             return 2;
         };
         return new CommandLine(new Unciala())

@@ -1,6 +1,7 @@
 package app.unciala.demo;
 
 import app.unciala.font.FontFormat;
+import app.unciala.font.face.Slope;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.sfnt.Sfnt;
@@ -39,9 +40,9 @@ final class Archives {
             archive.put("desktop/" + font.fileName(), font.fileName().equals(CUT_DOWN) ? letters(font) : font.bytes());
             boolean web = WITH_WEB_FILES.contains(font.family());
             boolean some = font.family().equals("Ostrel")
-                    && font.slot().slope().ordinal() == 0
+                    && font.slot().slope() == Slope.UPRIGHT
                     && font.version().equals("1.0");
-            if (web || some && font.slot().weight().min() <= 700) {
+            if (web || (some && font.slot().weight().min() <= 700)) {
                 archive.put("web/" + woff2Name(font), woff2(font));
             }
         }

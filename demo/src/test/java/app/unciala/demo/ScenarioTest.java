@@ -1,5 +1,6 @@
 package app.unciala.demo;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -57,7 +58,7 @@ class ScenarioTest {
     void standInHostsServeWhatTheyWereHandedOnLoopback() throws Exception {
         try (StandInSites sites = StandInSites.start(0)) {
             List<StandIn> hosts =
-                    StandInPages.all(site -> "Words & more.", site -> Map.of("type.css", "body {}".getBytes()));
+                    StandInPages.all(site -> "Words & more.", site -> Map.of("type.css", "body {}".getBytes(UTF_8)));
             hosts.forEach(sites::publish);
             assertThat(get(sites, "/copperline.example/").body())
                     .contains("type.css")

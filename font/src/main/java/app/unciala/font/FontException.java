@@ -1,6 +1,6 @@
 package app.unciala.font;
 
-/** A font that cannot be read, with the table, the byte position in it, and the reason: the only exception of this room. */
+/** A font that cannot be read, with the table, the byte position in it, and the reason: the only exception of the font engine. */
 public final class FontException extends RuntimeException {
     private final String table;
     private final long offset;
@@ -33,5 +33,10 @@ public final class FontException extends RuntimeException {
 
     public String reason() {
         return reason;
+    }
+
+    @Override
+    public String getMessage() {
+        return message(table, offset, reason);
     }
 }

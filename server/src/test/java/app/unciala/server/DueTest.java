@@ -7,6 +7,7 @@ import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,7 +26,7 @@ class DueTest {
         Caller caller = SERVER.signIn();
         String family = caller.hold("Penmarrow-Regular.ttf");
         Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "tarn.example"));
-        LocalDate today = LocalDate.now();
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
         terms.put("name", "Ending; soon");
         terms.put("ends", today.plusDays(60).toString());
         terms.put("noticeDays", 20);
@@ -72,7 +73,7 @@ class DueTest {
         String family = caller.hold("Osier-Regular.ttf");
         caller.site("Alder", "alder.example", family, 400);
         caller.site("Birch", "birch.example", family, 400);
-        LocalDate today = LocalDate.now();
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
         record(caller, "Monthly", family, "CHF", 1001, "MONTH", today.toString());
         record(caller, "Unused", caller.hold("Gannet-Regular.ttf"), "SEK", 500, "ONCE", today.toString());
         record(caller, "Past", family, "NOK", 700, "ONCE", "2020-01-01");

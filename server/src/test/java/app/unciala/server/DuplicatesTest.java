@@ -204,6 +204,4 @@ class DuplicatesTest {
         changed[changed.length - 1] ^= 1;
         return changed;
     }
-
-    /** Takes a file in whatever its verdict; gives the id of its family. */
 }

@@ -1,5 +1,6 @@
 package app.unciala.server;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.font.FontFormat;
@@ -106,7 +107,7 @@ class FileDetailsTest {
         JsonNode attached = caller.upload(
                         path,
                         "file",
-                        Map.of("terms.txt", "You may use it.".getBytes()),
+                        Map.of("terms.txt", "You may use it.".getBytes(UTF_8)),
                         Map.of("If-Match", license.header("ETag")))
                 .json();
         String text = attached.get("agreement").get(0).get("sha256").asString();

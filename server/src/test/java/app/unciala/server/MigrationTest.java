@@ -13,6 +13,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Map;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
@@ -69,7 +70,7 @@ class MigrationTest {
         Files.createDirectories(stored.getParent());
         Files.write(stored, FONT);
         String drawing = DrawingDigest.of(FONT);
-        String ends = LocalDate.now().plusDays(10).toString();
+        String ends = LocalDate.now(ZoneId.systemDefault()).plusDays(10).toString();
         try (Connection database = DriverManager.getConnection(url, "unciala", "");
                 Statement statement = database.createStatement()) {
             for (String sql : new String[] {

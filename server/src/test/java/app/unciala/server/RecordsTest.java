@@ -8,6 +8,7 @@ import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -212,7 +213,7 @@ class RecordsTest {
                 .json()
                 .get("id")
                 .asString();
-        LocalDate today = LocalDate.now();
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
         record(Map.of("name", "Filter: held", "holderId", holder, "basis", "TRIAL"));
         record(Map.of("name", "Filter: over", "ends", today.minusDays(1).toString()));
         record(Map.of("name", "Filter: 50% soon", "ends", today.plusDays(5).toString(), "noticeDays", 10));

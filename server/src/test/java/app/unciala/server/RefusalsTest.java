@@ -1,5 +1,6 @@
 package app.unciala.server;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.params.provider.Arguments.arguments;
 
@@ -342,7 +343,7 @@ class RefusalsTest {
 
     @Test
     void whatIsNoFontIsNotCorrected() {
-        JsonNode intake = caller.takeIn(Map.of("notes.txt", "hello".getBytes()));
+        JsonNode intake = caller.takeIn(Map.of("notes.txt", "hello".getBytes(UTF_8)));
         String path = "/api/intakes/" + intake.get("summary").get("id").asString();
         String item = intake.get("rows").get(0).get("id").asString();
         Answer answer = caller.send("PATCH", path + "/items/" + item, Map.of("included", true));

@@ -26,7 +26,7 @@ public final class UnicodeRange {
             int last = range.group(3) == null
                     ? Integer.parseInt(range.group(1) + wild.replace('?', 'F'), 16)
                     : Integer.parseInt(range.group(3), 16);
-            if (first > last || last > Character.MAX_CODE_POINT || !wild.isEmpty() && range.group(3) != null) {
+            if (first > last || last > Character.MAX_CODE_POINT || (!wild.isEmpty() && range.group(3) != null)) {
                 return Optional.empty();
             }
             characters.set(first, last + 1);

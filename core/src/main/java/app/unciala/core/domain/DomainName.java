@@ -144,7 +144,7 @@ public record DomainName(String ascii) {
             return false;
         }
         InternetDomainName name = InternetDomainName.from(ascii);
-        return name.isPublicSuffix() || !name.hasPublicSuffix() && !ascii.contains(".");
+        return name.isPublicSuffix() || (!name.hasPublicSuffix() && !ascii.contains("."));
     }
 
     /** Whether a registry hands out names below it; unlike {@code github.io}, no website stands on it. */

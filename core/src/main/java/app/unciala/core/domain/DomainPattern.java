@@ -20,7 +20,7 @@ public record DomainPattern(DomainName domain, boolean wildcard) {
             throw everyone(typed, rest);
         }
         DomainName domain = DomainName.parse(rest);
-        if (domain.isRegistrySuffix() || wildcard && domain.isPublicSuffix()) {
+        if (domain.isRegistrySuffix() || (wildcard && domain.isPublicSuffix())) {
             throw everyone(typed, domain.display());
         }
         if (wildcard && domain.isAddress()) {

@@ -84,7 +84,7 @@ public final class IpAddress {
                 || address.isAnyLocalAddress()
                 || address.isLinkLocalAddress()
                 || address.isSiteLocalAddress()
-                || address instanceof Inet6Address && (bytes[0] & 0xFE) == 0xFC
-                || address instanceof Inet4Address && bytes[0] == 100 && (bytes[1] & 0xC0) == 64;
+                || (address instanceof Inet6Address && (bytes[0] & 0xFE) == 0xFC)
+                || (address instanceof Inet4Address && bytes[0] == 100 && (bytes[1] & 0xC0) == 64);
     }
 }

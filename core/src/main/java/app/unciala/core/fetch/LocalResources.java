@@ -21,7 +21,8 @@ public final class LocalResources implements Resources {
     private final Resources web;
 
     public LocalResources(Path page, Resources web) {
-        folder = page.toAbsolutePath().normalize().getParent();
+        Path file = page.toAbsolutePath().normalize();
+        folder = file.resolveSibling("");
         this.web = web;
     }
 

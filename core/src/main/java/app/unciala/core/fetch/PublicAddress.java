@@ -29,11 +29,11 @@ final class PublicAddress {
         int third = bytes[2] & 0xFF;
         boolean special = first == 0
                 || first >= 240
-                || first == 192 && second == 0 && (third == 0 || third == 2)
-                || first == 192 && second == 88 && third == 99
-                || first == 198 && (second == 18 || second == 19)
-                || first == 198 && second == 51 && third == 100
-                || first == 203 && second == 0 && third == 113;
+                || (first == 192 && second == 0 && (third == 0 || third == 2))
+                || (first == 192 && second == 88 && third == 99)
+                || (first == 198 && (second == 18 || second == 19))
+                || (first == 198 && second == 51 && third == 100)
+                || (first == 203 && second == 0 && third == 113);
         return !special;
     }
 

@@ -38,8 +38,8 @@ import org.apache.hc.core5.util.Timeout;
  * too, so that no name and no answer leads to where the rules do not allow. One request at a time.
  */
 public final class WebResources implements Resources, Closeable {
-    private static final Map<Use, Integer> MOST_BYTES =
-            Map.of(Use.PAGE, 10_000_000, Use.STYLE_SHEET, 10_000_000, Use.FONT, 40_000_000, Use.LIST, 10_000_000);
+    private static final int MOST_BYTES = 10_000_000;
+    private static final int MOST_BYTES_OF_A_FONT = 40_000_000;
     private static final int MOST_REDIRECTS = 10;
     private static final Duration SILENCE = Duration.ofSeconds(10);
     private static final String AGENT = "Unciala/0.1 (checks the fonts of pages)";
@@ -73,8 +73,11 @@ public final class WebResources implements Resources, Closeable {
     private static final class Forbidden extends UnknownHostException {
         private static final long serialVersionUID = 1L;
 
-        Forbidden(String message) {
-            super(message);
+        private final String why;
+
+        Forbidden(String why) {
+            super(why);
+            this.why = why;
         }
     }
 
@@ -167,11 +170,12 @@ public final class WebResources implements Resources, Closeable {
                     "Accept",
                     use == Use.PAGE ? "text/html,*/*;q=0.8" : use == Use.STYLE_SHEET ? "text/css,*/*;q=0.1" : "*/*");
             rules.signIn(uri.getHost(), port(uri)).ifPresent(said -> request.setHeader("Authorization", said));
-            return client.execute(request, response -> answer(url, response, MOST_BYTES.get(use)));
+            return client.execute(
+                    request, response -> answer(url, response, use == Use.FONT ? MOST_BYTES_OF_A_FONT : MOST_BYTES));
         } catch (URISyntaxException e) {
             return Resource.failed(url, "it is no address");
         } catch (Forbidden e) {
-            return Resource.failed(url, e.getMessage());
+            return Resource.failed(url, e.why);
         } catch (UnknownHostException e) {
             return Resource.failed(url, "there is no host of this name");
         } catch (SocketTimeoutException e) {

@@ -80,7 +80,7 @@ public final class CoverageTable {
     private Verdict verdict(License license, Site site) {
         Verdict elsewhere = anywhere.computeIfAbsent(license.id(), id -> LicenseDecider.anywhere(license, serving));
         if (elsewhere == Verdict.REFUSED
-                || license.where().any() && license.holder().isEmpty()) {
+                || (license.where().any() && license.holder().isEmpty())) {
             return elsewhere;
         }
         return elsewhere.and(allowed.computeIfAbsent(license.id(), id -> new HashMap<>())

@@ -56,8 +56,8 @@ final class SameRightFlags {
     }
 
     private static boolean sameDomain(License a, License b) {
-        return a.where().any() && b.where().isStated()
-                || b.where().any() && a.where().isStated()
+        return (a.where().any() && b.where().isStated())
+                || (b.where().any() && a.where().isStated())
                 || a.where().named().stream().anyMatch(b.where().named()::contains);
     }
 

@@ -96,7 +96,7 @@ public record License(
 
     /** Whether files of any format may be served; an open license does not ask about it. */
     public boolean isForAnyFormat() {
-        return anyFormat || grantsByText() && formats.isEmpty();
+        return anyFormat || (grantsByText() && formats.isEmpty());
     }
 
     private boolean grantsByText() {

@@ -181,9 +181,9 @@ record PageDocument(
 
         private void walk(org.jsoup.nodes.Element from, Element to, int depth) {
             boolean silent = WITHOUT_TEXT.contains(to.tag())
-                    || to.tag().equals("option") && isInMenu(to)
-                    || to.tag().equals("object") && to.has("data")
-                    || to.tag().equals("details") && !to.has("open");
+                    || (to.tag().equals("option") && isInMenu(to))
+                    || (to.tag().equals("object") && to.has("data"))
+                    || (to.tag().equals("details") && !to.has("open"));
             pseudo(to, "before");
             StringBuilder text = new StringBuilder();
             for (Node node : from.childNodes()) {
@@ -250,8 +250,8 @@ record PageDocument(
                 texts.add(new Text(element, value, Optional.empty()));
             } else if (!placeholder.isEmpty()
                     && (input
-                            || element.tag().equals("textarea")
-                                    && element.children().isEmpty())) {
+                            || (element.tag().equals("textarea")
+                                    && element.children().isEmpty()))) {
                 texts.add(new Text(element, placeholder, Optional.of("placeholder")));
             }
         }

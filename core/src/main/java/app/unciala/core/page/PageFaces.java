@@ -97,7 +97,7 @@ final class PageFaces {
     /** Whether a family is there without a rule: it comes with operating systems, or a script added it. */
     boolean isOfSystems(FamilyName family) {
         String name = key(family.name());
-        return family.isGeneric() || Names.isOfSystems(name) || ofScripts.contains(name) && !declares(family);
+        return family.isGeneric() || Names.isOfSystems(name) || (ofScripts.contains(name) && !declares(family));
     }
 
     /** The names under which faces are declared. */
@@ -115,7 +115,7 @@ final class PageFaces {
         if (family.isGeneric() || match.isEmpty()) {
             return Optional.empty();
         }
-        for (PageFace face : faces.get(match.get().face())) {
+        for (PageFace face : faces.getOrDefault(match.get().face(), List.of())) {
             if (face.serves(codePoint)) {
                 Optional<PageFonts.Loaded> font = fonts.loaded(face);
                 if (font.filter(loaded -> loaded.has(codePoint)).isPresent()) {
@@ -134,7 +134,7 @@ final class PageFaces {
     boolean fails(FamilyName family, TextStyle style, int codePoint) {
         Map<Slot, List<PageFace>> faces = families.getOrDefault(key(family.name()), Map.of());
         List<PageFace> serving = FontMatching.match(asked(style), faces.keySet()).stream()
-                .flatMap(match -> faces.get(match.face()).stream())
+                .flatMap(match -> faces.getOrDefault(match.face(), List.of()).stream())
                 .filter(face -> face.serves(codePoint))
                 .toList();
         return !serving.isEmpty()

@@ -41,8 +41,8 @@ public final class PageReader {
     private final Resources resources;
     private final Viewport viewport;
     private final Map<String, Resource> sheets = new LinkedHashMap<>();
-    private final Map<Resource, Sheet> parsed = new IdentityHashMap<>();
-    private final Map<Resource, FontFile> opened = new IdentityHashMap<>();
+    private final IdentityHashMap<Resource, Sheet> parsed = new IdentityHashMap<>();
+    private final IdentityHashMap<Resource, FontFile> opened = new IdentityHashMap<>();
 
     /** A reader of pages that share style sheets and fonts, which are read once as far as the resources give them once. */
     public PageReader(Resources resources, Viewport viewport) {
@@ -142,8 +142,8 @@ public final class PageReader {
         private final Cascade cascade;
         private final PageFaces faces;
         private final SeenStyles seen;
-        private final Map<Element, TextStyle> styles = new IdentityHashMap<>();
-        private final Map<Element, Boolean> boxes = new IdentityHashMap<>();
+        private final IdentityHashMap<Element, TextStyle> styles = new IdentityHashMap<>();
+        private final IdentityHashMap<Element, Boolean> boxes = new IdentityHashMap<>();
 
         private Painting(Cascade cascade, PageFaces faces, SeenStyles seen) {
             this.cascade = cascade;

@@ -84,7 +84,7 @@ final class Asked {
     private Stream<FontUse> sameSubjects(FontUse use) {
         return use.subjects().stream()
                 .flatMap(subject -> fonts.usesOf(subject).stream())
-                .filter(other -> other != use && !other.families().isEmpty());
+                .filter(other -> !other.equals(use) && !other.families().isEmpty());
     }
 
     private FontUse withWhatOthersSay(FontUse use) {

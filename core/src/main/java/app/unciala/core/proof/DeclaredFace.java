@@ -88,7 +88,7 @@ public record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<S
         for (Token token : entry) {
             if (token.is(Kind.FUNCTION)) {
                 function = token.value().toLowerCase(Locale.ROOT);
-            } else if (token.is(Kind.URL) || function.equals("url") && token.is(Kind.STRING)) {
+            } else if (token.is(Kind.URL) || (function.equals("url") && token.is(Kind.STRING))) {
                 url = Optional.of(token.value());
                 urlStart = token.is(Kind.URL) ? token.start() + 4 : token.start();
                 boolean closed = sheet.text().charAt(token.end() - 1) == ')';

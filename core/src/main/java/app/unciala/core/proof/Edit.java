@@ -33,6 +33,6 @@ public record Edit(int start, int end, String text) {
     }
 
     private boolean touches(Edit other) {
-        return equals(other) || start < other.end && other.start < end || start == other.start;
+        return equals(other) || (start < other.end && other.start < end) || start == other.start;
     }
 }

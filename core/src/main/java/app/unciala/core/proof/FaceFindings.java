@@ -137,7 +137,8 @@ final class FaceFindings {
         byFamily.forEach((base, families) -> {
             if (families.size() > 1) {
                 families.forEach(family -> ofWeightOrSlope(family)
-                        .ifPresent(divided -> found.add(perWeight(family, written.get(base), divided.style()))));
+                        .ifPresent(divided ->
+                                found.add(perWeight(family, written.getOrDefault(base, base), divided.style()))));
             }
         });
     }

@@ -67,9 +67,9 @@ record FontUse(
     static int familyStart(List<Token> value) {
         for (int i = 0; i < value.size(); i++) {
             Token token = value.get(i);
-            boolean size = token.is(Kind.DIMENSION) && !token.value().equalsIgnoreCase("deg")
+            boolean size = (token.is(Kind.DIMENSION) && !token.value().equalsIgnoreCase("deg"))
                     || token.is(Kind.PERCENTAGE)
-                    || token.is(Kind.IDENT) && isSize(token.value().toLowerCase(Locale.ROOT));
+                    || (token.is(Kind.IDENT) && isSize(token.value().toLowerCase(Locale.ROOT)));
             if (token.is(Kind.FUNCTION)) {
                 return 0;
             }

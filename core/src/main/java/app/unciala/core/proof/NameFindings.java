@@ -47,7 +47,7 @@ final class NameFindings {
             use.families().stream()
                     .filter(name -> findings.seen.add(name.start()))
                     .forEach(name ->
-                            findings.quoting(name, name == use.families().get(0)));
+                            findings.quoting(name, name.equals(use.families().get(0))));
             findings.declared(use);
             findings.generic(use);
         }
@@ -59,7 +59,7 @@ final class NameFindings {
         if (!name.unquoted() || name.isCssWide()) {
             return;
         }
-        boolean spaced = name.text().contains(" ") && (isDeclared(name) || first && !name.isSystem());
+        boolean spaced = name.text().contains(" ") && (isDeclared(name) || (first && !name.isSystem()));
         if (!name.valid() || spaced) {
             String quoted = Names.quoted(name.text());
             found.add(Finding.at(

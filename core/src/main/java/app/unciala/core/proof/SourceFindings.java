@@ -56,7 +56,7 @@ final class SourceFindings {
             return;
         }
         String hint = source.hint().get();
-        if (!HINTS.get(format.get()).contains(hint)) {
+        if (!HINTS.getOrDefault(format.get(), Set.of()).contains(hint)) {
             String right = "format(\"" + format.get().cssHint() + "\")";
             found.add(Finding.at(
                             sheet,

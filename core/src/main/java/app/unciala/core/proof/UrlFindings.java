@@ -51,7 +51,7 @@ final class UrlFindings {
     static boolean isOwn(Reference reference, String url) {
         Optional<String> host = host(url);
         Optional<String> own = reference.servedAt().map(at -> at.getHost() == null ? "" : at.getHost());
-        return host.isEmpty() || own.isPresent() && SameSite.of(host.get(), own.get());
+        return host.isEmpty() || (own.isPresent() && SameSite.of(host.get(), own.get()));
     }
 
     private void source(Source source) {
@@ -169,7 +169,7 @@ final class UrlFindings {
         boolean begun = false;
         for (Rule rule : sheet.rules()) {
             boolean may = rule instanceof AtRule at
-                    && (MAY_PRECEDE.contains(at.name()) || at.name().equals("layer") && !at.hasBlock());
+                    && (MAY_PRECEDE.contains(at.name()) || (at.name().equals("layer") && !at.hasBlock()));
             if (!may) {
                 begun = true;
             } else if (begun && rule instanceof AtRule at && at.name().equals("import")) {

@@ -168,7 +168,7 @@ public final class NameIndex {
         int allowed = allowed(typed);
         int best = allowed + 1;
         for (String word : words) {
-            if (word.equals(typed) || unfinished && word.startsWith(typed)) {
+            if (word.equals(typed) || (unfinished && word.startsWith(typed))) {
                 return 0;
             }
             best = Math.min(best, WrongLetters.between(typed, word, allowed));

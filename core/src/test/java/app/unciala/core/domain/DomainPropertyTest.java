@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -23,7 +24,7 @@ class DomainPropertyTest {
             String typed = name.ascii();
             for (String way : List.of(
                     " " + typed + " ",
-                    typed.toUpperCase(),
+                    typed.toUpperCase(Locale.ROOT),
                     typed + ".",
                     typed + ":8080",
                     "https://" + typed + "/a/b?c#d",

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -123,7 +124,7 @@ class LicenseTextTest {
         Set<String> identifiers = new HashSet<>();
         for (OpenLicense license : OpenLicense.values()) {
             assertTrue(identifiers.add(license.spdx()));
-            assertEquals(Optional.of(license), OpenLicense.ofSpdx(license.spdx().toLowerCase()));
+            assertEquals(Optional.of(license), OpenLicense.ofSpdx(license.spdx().toLowerCase(Locale.ROOT)));
         }
         assertEquals(Optional.empty(), OpenLicense.ofSpdx("none"));
     }

@@ -1,5 +1,6 @@
 package app.unciala.core.metrics;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.font.FontFormat;
@@ -25,7 +26,7 @@ class FallbackSamplesTest {
         write("fallback-stand.ttf", RealFonts.bytes(RealFonts.named("LiberationSans-Regular.ttf")));
         String css = FallbackMetrics.of(lato, SystemFace.named("Arial").get(0)).css("Stand");
         assertThat(css).contains("local(\"Arial\")");
-        write("fallback.css", css.getBytes());
+        write("fallback.css", css.getBytes(UTF_8));
     }
 
     private static void write(String name, byte[] bytes) throws IOException {

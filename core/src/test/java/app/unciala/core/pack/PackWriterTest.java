@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -402,7 +403,7 @@ class PackWriterTest {
                 Optional.empty());
     }
 
-    private static TreeMap<FontFormat, byte[]> files() {
+    private static SortedMap<FontFormat, byte[]> files() {
         return new TreeMap<>(Map.of(FontFormat.WOFF2, new byte[] {1}));
     }
 

@@ -331,8 +331,9 @@ class PageReaderTest {
         for (int i = 0; i < tables; i++) {
             int record = 12 + 16 * i;
             if (new String(bytes, record, 4, StandardCharsets.US_ASCII).equals("head")) {
-                int offset =
-                        (bytes[record + 9] & 0xFF) << 16 | (bytes[record + 10] & 0xFF) << 8 | bytes[record + 11] & 0xFF;
+                int offset = (bytes[record + 9] & 0xFF) << 16
+                        | (bytes[record + 10] & 0xFF) << 8
+                        | (bytes[record + 11] & 0xFF);
                 bytes[offset + 12] = 1;
             }
         }

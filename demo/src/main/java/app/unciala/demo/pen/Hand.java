@@ -10,6 +10,7 @@ import java.text.Normalizer;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /** The hands that our pen can write, each of which makes a whole font: ASCII, Latin-1 and general punctuation. */
 public enum Hand {
@@ -131,8 +132,8 @@ public enum Hand {
 
         byte[] run() {
             Map<Integer, Skeleton> skeletons = hand.skeletons();
-            Skeleton box = new Skeleton(
-                    0, 400, "ff", Skeleton.read("roman.txt").get((int) '[').commands());
+            Skeleton bracket = Objects.requireNonNull(Skeleton.read("roman.txt").get((int) '['));
+            Skeleton box = new Skeleton(0, 400, "ff", bracket.commands());
             draw(box, 1);
             skeletons.forEach((code, skeleton) -> {
                 boolean larger = hand == UNCIAL && Character.isUpperCase(code);
@@ -143,9 +144,13 @@ public enum Hand {
                     font.map(code, glyph);
                 }
             });
-            font.map(0xA0, drawn.get(0x20));
+            font.map(0xA0, glyph(0x20));
             ACCENTED.codePoints().forEach(this::compose);
             return font.build();
+        }
+
+        private int glyph(int code) {
+            return Objects.requireNonNull(drawn.get(code), () -> "nothing is drawn for U+" + Integer.toHexString(code));
         }
 
         private int draw(Skeleton skeleton, double scale) {
@@ -183,8 +188,8 @@ public enum Hand {
         private void compose(int code) {
             String parts = Normalizer.normalize(Character.toString(code), Normalizer.Form.NFD);
             int letter = parts.codePointAt(0);
-            int base = drawn.get(letter == 'i' ? 0x131 : letter);
-            int mark = drawn.get(MARKS.get(parts.codePointAt(1)));
+            int base = glyph(letter == 'i' ? 0x131 : letter);
+            int mark = glyph(Objects.requireNonNull(MARKS.get(parts.codePointAt(1))));
             int[] baseBox = font.box(base);
             int[] markBox = font.box(mark);
             boolean below = markBox[1] < 0;

@@ -17,7 +17,6 @@ final class Stroker {
     private final Skeleton skeleton;
     private final Style style;
     private final Nib nib;
-    private final double width;
     private final AffineTransform lean;
     private final Area ink = new Area();
     private final List<double[]> ends = new ArrayList<>();
@@ -29,7 +28,6 @@ final class Stroker {
         this.skeleton = skeleton;
         this.style = style;
         nib = style.nib();
-        width = skeleton.width() * style.stretch();
         lean = AffineTransform.getShearInstance(style.lean(), 0);
     }
 

@@ -49,7 +49,7 @@ public final class ByteView {
     public int u16(int at) {
         check(at, 2);
         int i = start + at;
-        return (array[i] & 0xFF) << 8 | array[i + 1] & 0xFF;
+        return (array[i] & 0xFF) << 8 | (array[i + 1] & 0xFF);
     }
 
     public int i16(int at) {
@@ -63,7 +63,10 @@ public final class ByteView {
     public int i32(int at) {
         check(at, 4);
         int i = start + at;
-        return (array[i] & 0xFF) << 24 | (array[i + 1] & 0xFF) << 16 | (array[i + 2] & 0xFF) << 8 | array[i + 3] & 0xFF;
+        return (array[i] & 0xFF) << 24
+                | (array[i + 1] & 0xFF) << 16
+                | (array[i + 2] & 0xFF) << 8
+                | (array[i + 3] & 0xFF);
     }
 
     /** A 16.16 fixed-point number. */

@@ -14,6 +14,8 @@ public final class Work {
     }
 
     /**
+     * Counts steps.
+     *
      * @throws FontException once more steps are spent than any sound table needs
      */
     public void spend(long count) {

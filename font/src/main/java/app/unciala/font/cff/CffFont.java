@@ -8,7 +8,7 @@ import java.util.Optional;
 
 /**
  * The parts of a {@code CFF } (Technical Note 5176) or {@code CFF2} table (OpenType 1.9): DICTs, INDEXes, charset.
- * {@code fontDictOf} says which font DICT each glyph selects; without font DICTs, the top DICT serves as the only one.
+ * Each glyph selects a font DICT; without font DICTs, the top DICT serves as the only one.
  */
 public record CffFont(
         boolean isWide,

@@ -74,7 +74,8 @@ public final class CffWriter {
     private static void real(ByteSink out, double value) {
         StringBuilder nibbles = new StringBuilder();
         String text = String.format(java.util.Locale.ROOT, "%.8f", value);
-        for (char c : text.toCharArray()) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
             nibbles.append(c == '.' ? 'a' : c);
         }
         nibbles.append(nibbles.length() % 2 == 0 ? "ff" : "f");
@@ -144,9 +145,9 @@ public final class CffWriter {
             if (whole >= -107 && whole <= 107) {
                 out.u8(whole + 139);
             } else if (whole >= 108 && whole <= 1131) {
-                out.u8((whole - 108 >> 8) + 247).u8(whole - 108);
+                out.u8(((whole - 108) >> 8) + 247).u8(whole - 108);
             } else if (whole >= -1131 && whole <= -108) {
-                out.u8((-whole - 108 >> 8) + 251).u8(-whole - 108);
+                out.u8(((-whole - 108) >> 8) + 251).u8(-whole - 108);
             } else {
                 out.u8(28).u16(whole);
             }

@@ -138,7 +138,7 @@ final class CharStringRun {
                 case CALLGSUBR -> execute(subroutine(globalSubrs), depth + 1);
                 case HINTMASK, CNTRMASK -> {
                     stems();
-                    at += hints + 7 >> 3;
+                    at += (hints + 7) >> 3;
                 }
                 case ESCAPE -> escape(code.u8(at++));
                 default -> operator(b);

@@ -141,7 +141,7 @@ public final class FaceIdentifier {
         boolean plain = words.strip().matches("(?i)regular|normal|book|roman");
         return !plain
                 && (said.weight().isPresent()
-                        || widths && said.width().isPresent()
+                        || (widths && said.width().isPresent())
                         || said.slope().isPresent());
     }
 

@@ -91,7 +91,7 @@ public final class StyleNames {
                 .orElse(Numbers.plain(width) + " % wide");
     }
 
-    /** The percentage for OS/2 {@code usWidthClass} 1 to 9; other values count as normal. */
+    /** The percentage for a width class 1 to 9 of OS/2; other values count as normal. */
     public static double widthOfClass(int widthClass) {
         double[] percent = {100, 50, 62.5, 75, 87.5, 100, 112.5, 125, 150, 200};
         return widthClass >= 1 && widthClass <= 9 ? percent[widthClass] : 100;

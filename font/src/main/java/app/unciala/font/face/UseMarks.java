@@ -109,8 +109,8 @@ public final class UseMarks {
                 continue;
             }
             String text = BREAKS.matcher(record.text()).replaceAll(" ");
-            boolean isName = record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION
-                    || record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY;
+            boolean isName = (record.nameId() >= 1 && record.nameId() <= 6 && record.nameId() != NameTable.VERSION)
+                    || (record.nameId() >= NameTable.TYPOGRAPHIC_FAMILY && record.nameId() <= NameTable.WWS_SUBFAMILY);
             if (isName) {
                 find(IN_NAMES, "name " + record.nameId(), text, found);
             }

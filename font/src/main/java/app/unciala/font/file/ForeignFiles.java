@@ -61,7 +61,7 @@ final class ForeignFiles {
                     + "ask the vendor for the OpenType version";
         }
         String text = head.stripLeading();
-        if (text.startsWith("<svg") || text.startsWith("<?xml") && head.contains("<svg")) {
+        if (text.startsWith("<svg") || (text.startsWith("<?xml") && head.contains("<svg"))) {
             return "it is an SVG document";
         }
         if (text.regionMatches(true, 0, "<!doctype html", 0, 14) || text.regionMatches(true, 0, "<html", 0, 5)) {
@@ -70,7 +70,7 @@ final class ForeignFiles {
         if (text.startsWith("<?xml") || text.startsWith("<ttFont") || text.startsWith("<!DOCTYPE plist")) {
             return "it is an XML document";
         }
-        if (head.chars().limit(200).allMatch(c -> c >= 0x20 && c < 0x7F || c == '\n' || c == '\r' || c == '\t')) {
+        if (head.chars().limit(200).allMatch(c -> (c >= 0x20 && c < 0x7F) || c == '\n' || c == '\r' || c == '\t')) {
             return "it is plain text";
         }
         if (head.chars().allMatch(c -> c == 0)) {

@@ -31,7 +31,7 @@ public final class GlyfTable {
         int[] offsets = new int[numGlyphs + 1];
         for (int glyph = 0; glyph <= numGlyphs; glyph++) {
             long offset = isLong ? loca.u32(4 * glyph) : 2L * loca.u16(2 * glyph);
-            if (offset > glyf.length() || glyph > 0 && offset < offsets[glyph - 1]) {
+            if (offset > glyf.length() || (glyph > 0 && offset < offsets[glyph - 1])) {
                 throw new FontException(
                         "loca", (isLong ? 4L : 2L) * glyph, "puts glyph " + glyph + " at " + offset + ", outside glyf");
             }

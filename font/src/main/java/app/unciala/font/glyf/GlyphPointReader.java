@@ -138,7 +138,7 @@ public final class GlyphPointReader implements GlyphPoints.Source {
             int small = flag >> shortShift & 1;
             int same = flag >> sameShift & 1;
             int first = bytes[at] & 0xFF;
-            int word = (short) (first << 8 | bytes[at + 1] & 0xFF);
+            int word = (short) (first << 8 | (bytes[at + 1] & 0xFF));
             int negate = same - 1;
             value += ((first ^ negate) - negate) * small + (word & negate) * (1 - small);
             at += small + 2 * ((1 - small) & ~same);

@@ -7,8 +7,8 @@ import app.unciala.font.sfnt.Sfnt;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.NavigableSet;
 import java.util.Set;
-import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -33,8 +33,8 @@ public final class LayoutFeatures {
     }
 
     /** The tags of all features of GSUB and GPOS, in alphabetical order; those of a damaged table are left out. */
-    public static SortedSet<String> of(Sfnt face) {
-        SortedSet<String> tags = new TreeSet<>();
+    public static NavigableSet<String> of(Sfnt face) {
+        NavigableSet<String> tags = new TreeSet<>();
         each(face, tags::add, problem -> {});
         return tags;
     }

@@ -55,7 +55,7 @@ public final class ValueRecord {
      * pair (OpenType 1.9, "GPOS", pair adjustment), so that one stays also when all values that are left are 0.
      */
     public static int secondFormat(int needed, int before) {
-        return needed != 0 || before == 0 ? needed : Integer.lowestOneBit(before & 0x0F | (before & 0xF0) >> 4);
+        return needed != 0 || before == 0 ? needed : Integer.lowestOneBit((before & 0x0F) | (before & 0xF0) >> 4);
     }
 
     public void write(Block block, int format) {

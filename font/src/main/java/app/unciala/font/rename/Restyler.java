@@ -81,7 +81,7 @@ public final class Restyler {
         ByteSink head = new ByteSink().bytes(face.require("head"));
         head.putU16(
                 44,
-                face.require("head").u16(44) & ~(MAC_BOLD | MAC_ITALIC)
+                (face.require("head").u16(44) & ~(MAC_BOLD | MAC_ITALIC))
                         | (bold ? MAC_BOLD : 0)
                         | (sloped ? MAC_ITALIC : 0));
         return head.toArray();

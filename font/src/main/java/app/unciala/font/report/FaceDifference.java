@@ -140,8 +140,10 @@ public record FaceDifference(
         double scaleA = 1000.0 / HeadTable.read(one).unitsPerEm();
         double scaleB = 1000.0 / HeadTable.read(other).unitsPerEm();
         List<Kerned> kerned = new ArrayList<>();
-        for (char first : LETTERS.toCharArray()) {
-            for (char second : LETTERS.toCharArray()) {
+        for (int i = 0; i < LETTERS.length(); i++) {
+            char first = LETTERS.charAt(i);
+            for (int j = 0; j < LETTERS.length(); j++) {
+                char second = LETTERS.charAt(j);
                 if (cmapA.has(first) && cmapA.has(second) && cmapB.has(first) && cmapB.has(second)) {
                     int a = (int) Math.round(kerningA.between(cmapA.glyph(first), cmapA.glyph(second)) * scaleA);
                     int b = (int) Math.round(kerningB.between(cmapB.glyph(first), cmapB.glyph(second)) * scaleB);

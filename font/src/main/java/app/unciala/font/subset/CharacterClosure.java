@@ -69,7 +69,7 @@ final class CharacterClosure {
         if (asked.get(NO_BREAK_HYPHEN) && !cmap.has(NO_BREAK_HYPHEN)) {
             added.set(HYPHEN);
         }
-        if (asked.stream().anyMatch(c -> isInvisible(c) || isSpace(c) && !cmap.has(c))) {
+        if (asked.stream().anyMatch(c -> isInvisible(c) || (isSpace(c) && !cmap.has(c)))) {
             added.set(SPACE);
         }
         added.stream().filter(cmap::has).forEach(kept::set);
@@ -140,7 +140,7 @@ final class CharacterClosure {
 
     /** Some characters are never composed to, but shapers do so for Hebrew letters with points. */
     private static boolean composesAgain(int c) {
-        return c >= FIRST_POINTED_HEBREW && c <= LAST_POINTED_HEBREW
+        return (c >= FIRST_POINTED_HEBREW && c <= LAST_POINTED_HEBREW)
                 || Normalizer.normalize(decomposed(c), Form.NFC).equals(Character.toString(c));
     }
 
@@ -182,7 +182,7 @@ final class CharacterClosure {
     private static boolean isInvisible(int c) {
         return Character.getType(c) == Character.FORMAT
                 || c == 0x034F
-                || c >= 0x180B && c <= 0x180F
-                || c >= 0xFE00 && c <= 0xFE0F;
+                || (c >= 0x180B && c <= 0x180F)
+                || (c >= 0xFE00 && c <= 0xFE0F);
     }
 }

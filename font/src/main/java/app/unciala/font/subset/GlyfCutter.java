@@ -91,7 +91,7 @@ final class GlyfCutter {
         boolean isShort = data.size() <= GlyfTable.MAX_SHORT;
         ByteSink out = new ByteSink(data.size());
         int newSharedAt = 20 + (isShort ? 2 : 4) * offsets.length;
-        out.bytes(gvar.slice(0, 8)).u32(newSharedAt).u16(map.size()).u16(gvar.u16(14) & ~1 | (isShort ? 0 : 1));
+        out.bytes(gvar.slice(0, 8)).u32(newSharedAt).u16(map.size()).u16((gvar.u16(14) & ~1) | (isShort ? 0 : 1));
         out.u32(newSharedAt + sharedLength);
         out.bytes(GlyfTable.offsets(offsets, !isShort));
         return out.bytes(gvar.slice(sharedAt, sharedLength)).bytes(data).toArray();

@@ -18,9 +18,9 @@ import app.unciala.font.table.NameWriter;
 import app.unciala.font.table.VariationSequences;
 import java.util.BitSet;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
-import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
@@ -59,7 +59,7 @@ public final class Subsetter {
     public static Sfnt subset(Sfnt face, SubsetPlan plan) {
         int numGlyphs = MaxpTable.read(face).numGlyphs();
         CmapTable cmap = CmapTable.read(face);
-        SortedMap<Integer, Integer> mapping = new TreeMap<>();
+        NavigableMap<Integer, Integer> mapping = new TreeMap<>();
         BitSet mapped = new BitSet();
         CharacterClosure.of(plan, cmap).stream().forEach(codePoint -> {
             mapping.put(codePoint, cmap.glyph(codePoint));
@@ -102,9 +102,9 @@ public final class Subsetter {
     }
 
     /** Without any of these characters, nothing is left that MATH could lay out. */
-    private static boolean hasMathematics(SortedMap<Integer, Integer> mapping) {
-        return !mapping.subMap(0x2200, 0x2300).isEmpty()
-                || !mapping.subMap(0x1D400, 0x1D800).isEmpty();
+    private static boolean hasMathematics(NavigableMap<Integer, Integer> mapping) {
+        return !mapping.subMap(0x2200, true, 0x22FF, true).isEmpty()
+                || !mapping.subMap(0x1D400, true, 0x1D7FF, true).isEmpty();
     }
 
     private static Sfnt outlines(Sfnt face, GlyphMap map, boolean hinting) {
@@ -139,7 +139,7 @@ public final class Subsetter {
     private static Sfnt withKeptOnly(Sfnt face, boolean hinting) {
         Sfnt left = face;
         for (String tag : face.tables().keySet()) {
-            if (!KEPT.contains(tag) || !hinting && HINTING.contains(tag)) {
+            if (!KEPT.contains(tag) || (!hinting && HINTING.contains(tag))) {
                 left = left.without(tag);
             }
         }
@@ -163,7 +163,7 @@ public final class Subsetter {
         return post;
     }
 
-    private static byte[] withCharacterRange(ByteView os2, SortedMap<Integer, Integer> mapping) {
+    private static byte[] withCharacterRange(ByteView os2, NavigableMap<Integer, Integer> mapping) {
         ByteSink changed = new ByteSink().bytes(os2);
         if (os2.length() >= 68) {
             changed.putU16(64, Math.min(0xFFFF, mapping.firstKey()));

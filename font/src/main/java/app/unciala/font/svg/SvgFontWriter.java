@@ -93,8 +93,8 @@ public final class SvgFontWriter {
         return codePoint == 0x9
                 || codePoint == 0xA
                 || codePoint == 0xD
-                || codePoint >= 0x20 && codePoint < 0xD800
-                || codePoint >= 0xE000 && codePoint < 0xFFFE
+                || (codePoint >= 0x20 && codePoint < 0xD800)
+                || (codePoint >= 0xE000 && codePoint < 0xFFFE)
                 || codePoint >= 0x10000;
     }
 

@@ -126,7 +126,7 @@ final class SvgPath {
 
     /** An elliptical arc as cubic curves of a quarter turn at most (SVG 1.1, appendix F.6). */
     private void arc(double rx, double ry, double degrees, boolean large, boolean sweep, double toX, double toY) {
-        if (rx == 0 || ry == 0 || x == toX && y == toY) {
+        if (rx == 0 || ry == 0 || (x == toX && y == toY)) {
             line(toX, toY);
             return;
         }

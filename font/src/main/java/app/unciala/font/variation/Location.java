@@ -102,7 +102,7 @@ public final class Location {
 
     /** How much the region from {@code start} over {@code peak} to {@code end} on one axis counts here, in [0, 1]. */
     public double scalar(int axis, double start, double peak, double end) {
-        if (start > peak || peak > end || start < 0 && end > 0 && peak != 0 || peak == 0) {
+        if (start > peak || peak > end || (start < 0 && end > 0 && peak != 0) || peak == 0) {
             return 1;
         }
         double coordinate = axis < coordinates.length ? coordinates[axis] : 0;

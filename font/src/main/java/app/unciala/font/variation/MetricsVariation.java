@@ -74,7 +74,7 @@ public final class MetricsVariation {
         int at = 8 + 4 * mapCount + written.length;
         ByteSink maps = new ByteSink();
         for (int map = 0; map < mapCount; map++) {
-            if (rows[map] == null || map == 0 && implicit) {
+            if (rows[map] == null || (map == 0 && implicit)) {
                 out.u32(0);
             } else {
                 out.u32(at + maps.size());
@@ -110,10 +110,10 @@ public final class MetricsVariation {
         }
         ByteSink out = new ByteSink(size * count + 4)
                 .u8(0)
-                .u8(size - 1 << 4 | innerBits - 1)
+                .u8((size - 1) << 4 | innerBits - 1)
                 .u16(count);
         for (int i = 0; i < count; i++) {
-            long entry = (long) (rows[i] >>> 16) << innerBits | rows[i] & 0xFFFF;
+            long entry = (long) (rows[i] >>> 16) << innerBits | (rows[i] & 0xFFFF);
             for (int shift = 8 * (size - 1); shift >= 0; shift -= 8) {
                 out.u8((int) (entry >> shift));
             }

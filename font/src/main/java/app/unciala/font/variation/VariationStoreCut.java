@@ -64,7 +64,7 @@ public final class VariationStoreCut {
     private Column[] columns(int outer) {
         int[] regions = store.columns(outer);
         int[] bytes = new int[regions.length];
-        for (int inner : rows.get(outer).keySet()) {
+        for (int inner : rows.getOrDefault(outer, Map.of()).keySet()) {
             int[] row = store.row(outer, inner);
             for (int i = 0; i < row.length; i++) {
                 int needed = row[i] == 0 ? 0 : row[i] == (byte) row[i] ? 1 : row[i] == (short) row[i] ? 2 : 4;
@@ -88,7 +88,7 @@ public final class VariationStoreCut {
         while (words < columns.length && columns[words].bytes() > narrow) {
             words++;
         }
-        Map<Integer, Integer> used = rows.get(outer);
+        Map<Integer, Integer> used = rows.getOrDefault(outer, Map.of());
         out.u16(used.size()).u16(words | (longWords ? 0x8000 : 0)).u16(columns.length);
         for (Column column : columns) {
             out.u16(usedRegions.get(0, column.region()).cardinality());

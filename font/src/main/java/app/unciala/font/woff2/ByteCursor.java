@@ -59,7 +59,7 @@ final class ByteCursor {
             if (i == 0 && next == 0x80) {
                 throw new FontException(view.table(), from, "has a number with leading zeros");
             }
-            value = value << 7 | next & 0x7F;
+            value = value << 7 | (next & 0x7F);
             if ((next & 0x80) == 0) {
                 if (value > Integer.MAX_VALUE) {
                     break;

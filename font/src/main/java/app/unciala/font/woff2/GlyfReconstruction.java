@@ -49,11 +49,11 @@ record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
             flags = new ByteCursor(streams[2], 0);
             glyphData = new ByteCursor(streams[3], 0);
             composites = new ByteCursor(streams[4], 0);
-            int bitmapLength = (numGlyphs + 31 >> 5) << 2;
+            int bitmapLength = ((numGlyphs + 31) >> 5) << 2;
             boxBitmap = streams[5].slice(0, bitmapLength);
             boxes = new ByteCursor(streams[5], bitmapLength);
             instructions = new ByteCursor(streams[6], 0);
-            overlapBitmap = (options & OVERLAP_BITMAP) != 0 ? data.slice(at, numGlyphs + 7 >> 3) : data.slice(at, 0);
+            overlapBitmap = (options & OVERLAP_BITMAP) != 0 ? data.slice(at, (numGlyphs + 7) >> 3) : data.slice(at, 0);
         }
 
         GlyfReconstruction run() {

@@ -32,8 +32,8 @@ record GlyfTransform(byte[] data, int[] xMins) {
         Work(GlyfTable table, int locFormat) {
             this.table = table;
             this.locFormat = locFormat;
-            boxBitmap = new byte[(table.numGlyphs() + 31 >> 5) << 2];
-            overlapBitmap = new byte[table.numGlyphs() + 7 >> 3];
+            boxBitmap = new byte[((table.numGlyphs() + 31) >> 5) << 2];
+            overlapBitmap = new byte[(table.numGlyphs() + 7) >> 3];
         }
 
         GlyfTransform run() {

@@ -24,7 +24,7 @@ final class Triplet {
             dy = signed(flag >> 1, 1 + ((base & 0x0C) << 2) + (value & 0x0F));
         } else if (flag < 120) {
             int base = flag - 84;
-            dx = signed(flag, 1 + (base / 12 << 8) + in.u8());
+            dx = signed(flag, 1 + ((base / 12) << 8) + in.u8());
             dy = signed(flag >> 1, 1 + (base % 12 >> 2 << 8) + in.u8());
         } else if (flag < 124) {
             int high = in.u8();
@@ -35,7 +35,7 @@ final class Triplet {
             dx = signed(flag, in.u16());
             dy = signed(flag >> 1, in.u16());
         }
-        return (long) dx << 32 | dy & 0xFFFFFFFFL;
+        return (long) dx << 32 | (dy & 0xFFFFFFFFL);
     }
 
     static int dx(long delta) {
@@ -66,9 +66,9 @@ final class Triplet {
             data.u8(ax);
         } else if (dx != 0 && dy != 0 && ax < 65 && ay < 65) {
             flags.u8(curve + 20 + (ax - 1 & 0x30) + ((ay - 1 & 0x30) >> 2) + signs);
-            data.u8((ax - 1 & 0x0F) << 4 | ay - 1 & 0x0F);
+            data.u8((ax - 1 & 0x0F) << 4 | (ay - 1 & 0x0F));
         } else if (dx != 0 && dy != 0 && ax < 769 && ay < 769) {
-            flags.u8(curve + 84 + 12 * (ax - 1 >> 8) + ((ay - 1 & 0x300) >> 6) + signs);
+            flags.u8(curve + 84 + 12 * ((ax - 1) >> 8) + ((ay - 1 & 0x300) >> 6) + signs);
             data.u8(ax - 1).u8(ay - 1);
         } else if (ax < 4096 && ay < 4096) {
             flags.u8(curve + 120 + signs);

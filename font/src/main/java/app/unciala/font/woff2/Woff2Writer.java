@@ -35,6 +35,8 @@ public final class Woff2Writer {
     private Woff2Writer() {}
 
     /**
+     * Writes a face; a signature of it goes, for it would no longer hold.
+     *
      * @throws FontException if the face is damaged, or consists so much of zeros or repeats that browsers would refuse to
      *     unpack the file
      */
@@ -132,7 +134,7 @@ public final class Woff2Writer {
     private static void putBase128(ByteSink out, int value) {
         for (int shift = 28; shift > 0; shift -= 7) {
             if (value >>> shift != 0) {
-                out.u8(value >>> shift & 0x7F | 0x80);
+                out.u8((value >>> shift & 0x7F) | 0x80);
             }
         }
         out.u8(value & 0x7F);

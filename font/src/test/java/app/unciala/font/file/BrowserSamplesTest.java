@@ -1,5 +1,6 @@
 package app.unciala.font.file;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.font.FontFormat;
@@ -84,7 +85,7 @@ class BrowserSamplesTest {
     private static void pair(String name, byte[] bytes, String source, String variation, String text)
             throws IOException {
         write(name, bytes);
-        write(name + ".txt", (source + "\n" + variation + "\n" + text).getBytes());
+        write(name + ".txt", (source + "\n" + variation + "\n" + text).getBytes(UTF_8));
     }
 
     private static void write(String name, byte[] bytes) throws IOException {

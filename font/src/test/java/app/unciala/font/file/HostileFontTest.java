@@ -147,7 +147,7 @@ class HostileFontTest {
         int second = 12 + 16;
         int into = file.offset32(first + 8) + 4;
         for (int i = 0; i < 4; i++) {
-            bytes[second + 8 + i] = (byte) (into >> 24 - 8 * i);
+            bytes[second + 8 + i] = (byte) (into >> (24 - 8 * i));
         }
         assertThat(FontReader.read(bytes).faces().get(0).problems())
                 .extracting(Problem::text)

@@ -1,5 +1,6 @@
 package app.unciala.font.woff;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -33,17 +34,21 @@ class DamagedWebFontTest {
 
     @Test
     void aWoffTableLiesInsideAndUnpacksToWhatItSays() {
-        String tag = new String(WOFF, 44, 4);
+        String tag = new String(WOFF, 44, 4, UTF_8);
         refuses(WOFF, bytes -> bytes[44 + 4] = 0x70, null, "past its end");
         refuses(WOFF, bytes -> bytes[44 + 12] = 0x70, tag, "more than");
-        refuses(WOFF, bytes -> bytes[44 + 15] += 9, tag, "instead of");
-        int at = (WOFF[44 + 6] & 0xFF) << 8 | WOFF[44 + 7] & 0xFF;
+        refuses(WOFF, bytes -> bytes[44 + 15] = (byte) (bytes[44 + 15] + 9), tag, "instead of");
+        int at = (WOFF[44 + 6] & 0xFF) << 8 | (WOFF[44 + 7] & 0xFF);
         refuses(WOFF, bytes -> bytes[at] ^= 0x7F, tag, "zlib");
     }
 
     @Test
     void tablesAreListedOnce() {
-        refuses(WOFF, bytes -> System.arraycopy(bytes, 44, bytes, 64, 4), new String(WOFF, 44, 4), "listed twice");
+        refuses(
+                WOFF,
+                bytes -> System.arraycopy(bytes, 44, bytes, 64, 4),
+                new String(WOFF, 44, 4, UTF_8),
+                "listed twice");
     }
 
     @Test

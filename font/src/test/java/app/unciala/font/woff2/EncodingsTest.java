@@ -75,7 +75,7 @@ class EncodingsTest {
     }
 
     private static int fewest(int dx, int dy) {
-        if (dx == 0 && dy < 1280 || dy == 0 && dx < 1280 || dx != 0 && dy != 0 && dx < 65 && dy < 65) {
+        if ((dx == 0 && dy < 1280) || (dy == 0 && dx < 1280) || (dx != 0 && dy != 0 && dx < 65 && dy < 65)) {
             return 1;
         }
         return dx != 0 && dy != 0 && dx < 769 && dy < 769 ? 2 : dx < 4096 && dy < 4096 ? 3 : 4;

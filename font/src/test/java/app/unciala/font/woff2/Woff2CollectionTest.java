@@ -1,5 +1,6 @@
 package app.unciala.font.woff2;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -77,7 +78,7 @@ class Woff2CollectionTest {
 
     private void run(String... command) throws Exception {
         Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-        String output = new String(process.getInputStream().readAllBytes());
+        String output = new String(process.getInputStream().readAllBytes(), UTF_8);
         assertThat(process.waitFor()).as(output).isZero();
     }
 }

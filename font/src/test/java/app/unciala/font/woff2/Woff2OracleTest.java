@@ -1,5 +1,6 @@
 package app.unciala.font.woff2;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.font.bytes.ByteView;
@@ -123,7 +124,7 @@ class Woff2OracleTest {
                 .directory(folder.toFile())
                 .redirectErrorStream(true)
                 .start();
-        String output = new String(process.getInputStream().readAllBytes());
+        String output = new String(process.getInputStream().readAllBytes(), UTF_8);
         assertThat(process.waitFor()).as(output).isZero();
     }
 }

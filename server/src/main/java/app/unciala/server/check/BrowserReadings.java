@@ -17,6 +17,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -105,7 +106,7 @@ public class BrowserReadings {
             });
             check.set(checks.startAnew(known.siteId()));
         });
-        return check.get();
+        return Objects.requireNonNull(check.get());
     }
 
     private BrowserReading parsed(byte[] body) {

@@ -2,6 +2,7 @@ package app.unciala.server.check;
 
 import app.unciala.core.check.CheckDifference;
 import app.unciala.core.check.ThirdParties.ThirdParty;
+import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.Owner;
@@ -37,6 +38,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -351,7 +353,7 @@ public class CheckService {
     /** A role that the site does not have yet, in the held family that paints most of its texts, with its faces. */
     private static Optional<SiteRole> proposal(UsedRole used, List<FoundFontView> painting, Set<TextRole> known) {
         boolean isHeading = used.role().name().startsWith(TextRole.HEADINGS.name());
-        if (known.contains(used.role()) || isHeading && known.contains(TextRole.HEADINGS)) {
+        if (known.contains(used.role()) || (isHeading && known.contains(TextRole.HEADINGS))) {
             return Optional.empty();
         }
         return painting.stream()
@@ -361,7 +363,7 @@ public class CheckService {
                 .map(family -> new SiteRole(
                         used.role(),
                         family,
-                        used.generic(),
+                        Objects.requireNonNullElse(used.generic(), GenericFamily.SANS_SERIF),
                         painting.stream()
                                 .filter(font -> font.held() != null
                                         && font.held().familyId().equals(family))

@@ -1,6 +1,7 @@
 package app.unciala.server.check;
 
 import app.unciala.server.inventory.Ids;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -14,7 +15,10 @@ class CheckedPageEntity {
     @Id
     private String id = "";
 
+    @Column
     private String checkId = "";
+
+    @Column
     private int position;
 
     @JdbcTypeCode(SqlTypes.JSON)

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -47,7 +48,8 @@ public class FamilyOnPages {
         Map<String, SiteCheckEntity> latest = checks.latestOf(fonts.sitesShowing(familyId)).stream()
                 .collect(Collectors.toMap(SiteCheckEntity::siteId, check -> check));
         return sites.withIds(latest.keySet()).stream()
-                .flatMap(site -> onSite(familyId, site, latest.get(site.id())).stream())
+                .flatMap(site -> Stream.ofNullable(latest.get(site.id()))
+                        .flatMap(check -> onSite(familyId, site, check).stream()))
                 .toList();
     }
 
@@ -56,17 +58,17 @@ public class FamilyOnPages {
         List<PageLine> pages = check.report().map(CheckReport::pages).orElse(List.of());
         Map<String, HeldAs> held = fonts.held(found);
         List<OnPages> faces = found.stream()
-                .filter(font -> held.containsKey(font.sha256())
-                        && held.get(font.sha256()).familyId().equals(familyId))
-                .map(font -> new OnPages(
-                        font.name(),
-                        held.get(font.sha256()).how(),
-                        Addresses.host(font.urls().get(0)),
-                        font.fromOthers(),
-                        pages.stream()
-                                .filter(page -> font.pages().contains(page.url()))
-                                .map(page -> new AtPage(page.url(), page.position()))
-                                .toList()))
+                .flatMap(font -> Stream.ofNullable(held.get(font.sha256()))
+                        .filter(as -> as.familyId().equals(familyId))
+                        .map(as -> new OnPages(
+                                font.name(),
+                                as.how(),
+                                Addresses.host(font.urls().get(0)),
+                                font.fromOthers(),
+                                pages.stream()
+                                        .filter(page -> font.pages().contains(page.url()))
+                                        .map(page -> new AtPage(page.url(), page.position()))
+                                        .toList())))
                 .toList();
         return faces.isEmpty()
                 ? Optional.empty()

@@ -148,7 +148,7 @@ final class FontGathering {
         return alike.entrySet().stream()
                 .filter(entry -> names.containsKey(entry.getKey()))
                 .filter(entry ->
-                        entry.getValue() >= COPY || names.get(entry.getKey()).equals(Texts.familyKey(family)))
+                        entry.getValue() >= COPY || Texts.familyKey(family).equals(names.get(entry.getKey())))
                 .findFirst()
                 .map(entry -> new Near(entry.getKey(), entry.getValue()));
     }

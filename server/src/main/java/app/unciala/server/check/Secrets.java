@@ -12,8 +12,7 @@ import java.util.Optional;
 import javax.crypto.spec.SecretKeySpec;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.security.crypto.encrypt.AesBytesEncryptor;
-import org.springframework.security.crypto.encrypt.AesBytesEncryptor.CipherAlgorithm;
+import org.springframework.security.crypto.encrypt.AesGcmBytesEncryptor;
 import org.springframework.security.crypto.encrypt.BytesEncryptor;
 import org.springframework.security.crypto.keygen.KeyGenerators;
 import org.springframework.stereotype.Component;
@@ -53,8 +52,9 @@ class Secrets {
     private synchronized BytesEncryptor encryptor() {
         BytesEncryptor known = encryptor;
         if (known == null) {
-            known = new AesBytesEncryptor(
-                    new SecretKeySpec(key(), "AES"), KeyGenerators.secureRandom(VECTOR_BYTES), CipherAlgorithm.GCM);
+            known = AesGcmBytesEncryptor.withSecretKey(new SecretKeySpec(key(), "AES"))
+                    .ivGenerator(KeyGenerators.secureRandom(VECTOR_BYTES))
+                    .build();
             encryptor = known;
         }
         return known;

@@ -113,7 +113,7 @@ class ClientHosts {
                 .filter(host -> site.domains().contains(host.host()))
                 .toList();
         List<Connection> connections = all().stream()
-                .filter(host -> own.contains(host) || host.wrong().isEmpty() && !isOfSite(host))
+                .filter(host -> own.contains(host) || (host.wrong().isEmpty() && !isOfSite(host)))
                 .map(host -> new Connection(host.host() + ":80", onAir.at()))
                 .toList();
         CheckPlan now = plans.get(siteId).plan();

@@ -56,6 +56,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
@@ -182,7 +183,7 @@ class DemoSeeder {
             events.add(new Event(FIRST_DAY - 1, NAME, hosts::allow));
             Scenario.sites().stream()
                     .filter(site -> Scenario.CHECKED.contains(site.name()))
-                    .forEach(site -> events.add(new Event(CHECKED, TOMAS, () -> check(siteIds.get(site.name())))));
+                    .forEach(site -> events.add(new Event(CHECKED, TOMAS, () -> check(site(site.name())))));
         }
         Scenario.pageViews().forEach(views -> events.add(new Event(VIEWS_READ, ILSE, () -> read(views))));
         Scenario.decisions()
@@ -243,9 +244,13 @@ class DemoSeeder {
         return clientIds.computeIfAbsent(client, name -> clients.create(name).id());
     }
 
+    private String site(String name) {
+        return Objects.requireNonNull(siteIds.get(name), name);
+    }
+
     private void read(Views views) {
         YearMonth month = YearMonth.now(clock).minusMonths(views.monthsAgo());
-        pageViews.record(siteIds.get(views.site()), month, views.views());
+        pageViews.record(site(views.site()), month, views.views());
     }
 
     /** Accepts a whole archive, clashes and repeats too, as somebody in a hurry does. */
@@ -287,7 +292,7 @@ class DemoSeeder {
         LicenseDraft draft = LicenseDraftBuilder.builder()
                 .name(deal.name())
                 .basis(deal.basis())
-                .spdx(deal.spdx())
+                .spdx(Objects.requireNonNullElse(deal.spdx(), ""))
                 .vendor(deal.vendor())
                 .holderId(deal.holder() == null ? null : clientId(deal.holder()))
                 .covers(deal.families().stream()

@@ -208,7 +208,7 @@ class LargeInventory implements ApplicationRunner {
         Sfnt source = BASES.get(number % BASES.size());
         Sfnt renamed = Renamer.rename(source, family);
         TreeMap<String, ByteView> tables = new TreeMap<>(renamed.tables());
-        byte[] hmtx = source.tables().get("hmtx").toArray();
+        byte[] hmtx = source.require("hmtx").toArray();
         hmtx[1] = (byte) (number % 250);
         hmtx[5] = (byte) (number / 250);
         tables.put("hmtx", ByteView.of(hmtx, "hmtx"));

@@ -15,7 +15,7 @@ class StoryClock extends Clock {
     private static final int WORKDAY_BEGINS = 9;
     private static final int WORKDAY_HOURS = 8;
 
-    private final Clock system = Clock.systemDefaultZone();
+    private final Clock system = Clock.system(ZoneId.systemDefault());
     private volatile Duration behind = Duration.ZERO;
 
     /** Goes to some hour of a working day, so many days before today. */

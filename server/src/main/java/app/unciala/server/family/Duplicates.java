@@ -288,7 +288,7 @@ public class Duplicates implements Reverser {
                 .map(FaceFileEntity::familyId)
                 .distinct()
                 .collect(Collectors.toMap(id -> id, files::findByFamilyId));
-        retired.forEach(file -> leaving.mustServeSites(file, held.get(file.familyId()), retired));
+        retired.forEach(file -> leaving.mustServeSites(file, held.getOrDefault(file.familyId(), List.of()), retired));
         List<HeldFile> before =
                 retired.stream().map(file -> file.toSnapshot(true)).toList();
         retired.forEach(file -> file.supersede(keepId, clock.instant()));

@@ -14,6 +14,7 @@ import app.unciala.font.face.UseMarks.Mark;
 import app.unciala.server.inventory.SlotColumns;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
+import jakarta.persistence.Column;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -60,7 +61,10 @@ class FaceFileEntity {
     private SlotColumns slot = new SlotColumns(Slot.of(400, 100, Slope.UPRIGHT));
 
     private String drawing = "";
+
+    @Column
     private int drawingVersion;
+
     private int glyphs;
     private int codePoints;
     private String sample = "";
@@ -72,16 +76,24 @@ class FaceFileEntity {
     private String foundry = "";
     private String classification = "";
     private byte @Nullable [] sketch;
+
+    @Column
     private @Nullable String languages;
+
     private @Nullable String markKind;
     private String markSource = "";
     private String markText = "";
 
     private @Nullable String madeFrom;
+
+    @Column
     private @Nullable String supersededBy;
+
     private @Nullable String copyOf;
     private Instant addedAt = Instant.EPOCH;
     private String addedBy = "";
+
+    @Column
     private @Nullable Instant deletedAt;
 
     protected FaceFileEntity() {}

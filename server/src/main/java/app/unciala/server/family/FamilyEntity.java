@@ -1,6 +1,7 @@
 package app.unciala.server.family;
 
 import app.unciala.server.inventory.Texts;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -26,7 +27,11 @@ class FamilyEntity {
     private String nameKey = "";
     private String foundry = "";
     private String classification = "";
+
+    @Column
     private Instant createdAt = Instant.EPOCH;
+
+    @Column
     private @Nullable Instant deletedAt;
 
     protected FamilyEntity() {}

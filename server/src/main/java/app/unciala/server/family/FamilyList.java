@@ -13,7 +13,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -59,8 +61,8 @@ public class FamilyList {
                         .stream()
                         .collect(Collectors.toMap(Family::id, family -> family));
         List<Listed> page = shown.stream()
-                .filter(place -> byId.containsKey(place.id()))
-                .map(place -> new Listed(byId.get(place.id()), place.under()))
+                .flatMap(place ->
+                        Stream.ofNullable(byId.get(place.id())).map(family -> new Listed(family, place.under())))
                 .toList();
         return new Page<>(
                 page, places.size() > most ? Cursor.after(places.get(most - 1).keys()) : null);
@@ -69,12 +71,16 @@ public class FamilyList {
     /** A place in the list: what orders it, by column. */
     private record Place(Map<String, Object> keys) {
         String id() {
-            return (String) keys.get("id");
+            return text("id");
+        }
+
+        private String text(String column) {
+            return (String) Objects.requireNonNull(keys.get(column), column);
         }
 
         List<Heading> under() {
             return keys.containsKey("heading")
-                    ? List.of(new Heading((String) keys.get("heading"), (String) keys.get("heading_name")))
+                    ? List.of(new Heading(text("heading"), text("heading_name")))
                     : List.of();
         }
     }

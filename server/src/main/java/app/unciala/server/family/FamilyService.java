@@ -9,7 +9,6 @@ import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
 import app.unciala.server.history.Reverser;
 import app.unciala.server.inventory.Changes;
-import app.unciala.server.inventory.Links;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.storage.FileStore;
@@ -47,7 +46,6 @@ public class FamilyService implements Reverser {
     private final FamilyRecords records;
     private final LeavingFiles leaving;
     private final FamilyChanges familyChanges;
-    private final Links links;
     private final HistoryService history;
     private final Changes changes;
     private final EntityManager entities;
@@ -63,7 +61,6 @@ public class FamilyService implements Reverser {
             FamilyRecords records,
             LeavingFiles leaving,
             FamilyChanges familyChanges,
-            Links links,
             HistoryService history,
             Changes changes,
             EntityManager entities,
@@ -77,7 +74,6 @@ public class FamilyService implements Reverser {
         this.records = records;
         this.leaving = leaving;
         this.familyChanges = familyChanges;
-        this.links = links;
         this.history = history;
         this.changes = changes;
         this.entities = entities;
@@ -207,7 +203,7 @@ public class FamilyService implements Reverser {
                 foundry == null ? family.foundry() : foundry.strip(),
                 classification == null ? family.classification() : classification.name());
         families.saveAndFlush(family);
-        boolean renamed = !before.get("name").equals(family.name());
+        boolean renamed = !family.name().equals(before.get("name"));
         history.record(Deed.of(
                         "family",
                         id,

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -76,20 +77,20 @@ public class HeldFamilies {
                         .toList(),
                 part -> families.findAllById(part).forEach(family -> owners.put(family.id(), family)));
         return found.values().stream()
-                .filter(file -> owners.containsKey(file.familyId()))
                 .sorted(FaceFileEntity.BY_AGE)
-                .map(file -> new Place(
-                        file.id(),
-                        owners.get(file.familyId()).name(),
-                        owners.get(file.familyId()).nameKey(),
-                        file.slot(),
-                        file.fileName(),
-                        file.sha256(),
-                        file.drawing(),
-                        file.format().key(),
-                        file.codePoints(),
-                        file.fontVersion(),
-                        file.sketch()))
+                .flatMap(file -> Stream.ofNullable(owners.get(file.familyId()))
+                        .map(owner -> new Place(
+                                file.id(),
+                                owner.name(),
+                                owner.nameKey(),
+                                file.slot(),
+                                file.fileName(),
+                                file.sha256(),
+                                file.drawing(),
+                                file.format().key(),
+                                file.codePoints(),
+                                file.fontVersion(),
+                                file.sketch())))
                 .toList();
     }
 
@@ -119,7 +120,7 @@ public class HeldFamilies {
                 .map(file -> new HeldFace(
                         file.id(),
                         file.familyId(),
-                        names.get(file.familyId()),
+                        names.getOrDefault(file.familyId(), ""),
                         file.fileName(),
                         file.sha256(),
                         file.drawing(),

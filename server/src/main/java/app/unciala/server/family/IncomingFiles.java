@@ -168,7 +168,7 @@ public class IncomingFiles {
                         && own.stream()
                                 .anyMatch(source ->
                                         file.isMadeHere() && file.slot().equals(source.slot())));
-        if (converted || links.isNamed(familyId) && held.size() == own.size()) {
+        if (converted || (links.isNamed(familyId) && held.size() == own.size())) {
             throw Fault.conflict(family.name() + " is in use by now, so this intake cannot be taken back.");
         }
         own.forEach(file -> file.delete(clock.instant()));

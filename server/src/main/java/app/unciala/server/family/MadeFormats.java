@@ -179,7 +179,7 @@ public class MadeFormats {
         }
 
         boolean takes(Makeable face) {
-            return face.verdict() == Verdict.ALLOWED || anyway && face.verdict() == Verdict.NOT_STATED;
+            return face.verdict() == Verdict.ALLOWED || (anyway && face.verdict() == Verdict.NOT_STATED);
         }
     }
 

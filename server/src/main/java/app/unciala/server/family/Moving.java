@@ -88,7 +88,7 @@ public class Moving implements Reverser {
         boolean elsewhere = !to.id().equals(familyId);
         @Nullable Slot newSlot = slot == null ? null : slot.toSlot();
         List<FaceFileEntity> changed = moving.stream()
-                .filter(file -> elsewhere || newSlot != null && !newSlot.equals(file.slot()))
+                .filter(file -> elsewhere || (newSlot != null && !newSlot.equals(file.slot())))
                 .toList();
         if (changed.isEmpty()) {
             throw Fault.invalid("files", "Say which files move, and to which other slot or family.");

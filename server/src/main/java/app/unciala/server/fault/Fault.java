@@ -28,11 +28,19 @@ public final class Fault extends RuntimeException {
 
     private final Kind kind;
     private final Optional<String> field;
+    private final String sentence;
 
     private Fault(Kind kind, Optional<String> field, String sentence) {
         super(sentence);
         this.kind = kind;
         this.field = field;
+        this.sentence = sentence;
+    }
+
+    /** What a person is told. */
+    @Override
+    public String getMessage() {
+        return sentence;
     }
 
     public static Fault notFound(String what, String id) {

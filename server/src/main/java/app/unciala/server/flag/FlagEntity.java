@@ -35,6 +35,7 @@ class FlagEntity {
     @Version
     private long version;
 
+    @Column
     private String identity = "";
 
     @Enumerated(EnumType.STRING)
@@ -45,6 +46,7 @@ class FlagEntity {
     private FlagGroup group = FlagGroup.UNLICENSED;
 
     @Enumerated(EnumType.STRING)
+    @Column
     private Severity severity = Severity.STOP;
 
     private int kindOrder;
@@ -74,9 +76,16 @@ class FlagEntity {
     private @Nullable LocalDate acceptedUntil;
     private @Nullable String acceptedReason;
     private @Nullable String acceptedBy;
+
+    @Column
     private @Nullable Instant acceptedAt;
+
     private @Nullable String assignee;
+
+    @Column
     private @Nullable String assignedBy;
+
+    @Column
     private @Nullable Instant assignedAt;
 
     protected FlagEntity() {}

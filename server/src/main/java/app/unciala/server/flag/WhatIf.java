@@ -21,7 +21,7 @@ class WhatIf {
 
     private final FlagService flags;
     private final TransactionTemplate transaction;
-    private final ThreadLocal<@Nullable Noted> noted = new ThreadLocal<>();
+    private static final ThreadLocal<@Nullable Noted> NOTED = new ThreadLocal<>();
 
     WhatIf(FlagService flags, PlatformTransactionManager transactions) {
         this.flags = flags;
@@ -37,7 +37,7 @@ class WhatIf {
 
     Difference of(Runnable change) {
         Noted changed = new Noted(new ArrayList<>(), new ArrayList<>());
-        noted.set(changed);
+        NOTED.set(changed);
         try {
             return Objects.requireNonNull(transaction.execute(status -> {
                 status.setRollbackOnly();
@@ -49,14 +49,14 @@ class WhatIf {
                         first(changed.went()));
             }));
         } finally {
-            noted.remove();
+            NOTED.remove();
         }
     }
 
     /** Written in the thread of the change, before it is rolled back. */
     @EventListener
     void note(FlagWriter.Written written) {
-        Noted changed = noted.get();
+        Noted changed = NOTED.get();
         if (changed != null) {
             changed.came().addAll(written.came());
             changed.went().addAll(written.went());

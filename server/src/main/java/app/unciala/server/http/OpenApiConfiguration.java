@@ -4,10 +4,12 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -23,13 +25,16 @@ class OpenApiConfiguration {
         return document -> {
             document.getInfo().title("Unciala").version("1");
             document.setServers(null);
-            Map<String, Schema> schemas = document.getComponents().getSchemas();
+            Map<String, Schema<?>> schemas = new LinkedHashMap<>();
+            document.getComponents().getSchemas().forEach(schemas::put);
             schemas.values().stream()
                     .filter(schema -> schema.getProperties() != null)
                     .forEach(schema -> schema.setRequired(
                             new ArrayList<>(schema.getProperties().keySet())));
             schemas.values().forEach(OpenApiConfiguration::sayNull);
-            patched(document).forEach(name -> schemas.get(name).setRequired(null));
+            patched(document).stream()
+                    .flatMap(name -> Stream.ofNullable(schemas.get(name)))
+                    .forEach(schema -> schema.setRequired(null));
         };
     }
 

@@ -95,7 +95,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @Override
-    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+    protected @Nullable ResponseEntity<Object> handleMethodArgumentNotValid(
             MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<FieldProblem> fields = e.getBindingResult().getAllErrors().stream()
                 .map(error -> new FieldProblem(
@@ -121,7 +121,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @Override
-    protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
+    protected @Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         // The framework takes "File too large", which the disk says, for a bound of its own.
         if (FullDisk.caused(e)) {

@@ -109,7 +109,7 @@ final class ArchiveReader {
         Budget budget = bytes -> {
             expanded += bytes;
             long own = expanded - before;
-            if (expanded > MAX_EXPANDED || own > RATIO_MATTERS_FROM && own / packed > MAX_RATIO) {
+            if (expanded > MAX_EXPANDED || (own > RATIO_MATTERS_FROM && own / packed > MAX_RATIO)) {
                 throw new TooMuch("unpacks to far more than it is (over " + MAX_RATIO + " times, or over "
                         + (MAX_EXPANDED >> 20) + " MB); the rest was not read");
             }
@@ -235,9 +235,17 @@ final class ArchiveReader {
         }
     }
 
+    /** Members that follow one another, as some programs write them, are read as one. */
+    private static InputStream unpacked(InputStream gzip) throws IOException {
+        return GzipCompressorInputStream.builder()
+                .setInputStream(gzip)
+                .setDecompressConcatenated(true)
+                .get();
+    }
+
     private void gzip(String name, Path file, Budget budget, int depth) throws IOException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file));
-                BufferedInputStream plain = new BufferedInputStream(new GzipCompressorInputStream(in, true), 1 << 16)) {
+                BufferedInputStream plain = new BufferedInputStream(unpacked(in), 1 << 16)) {
             plain.mark(HEAD);
             Kind inside = kind(plain.readNBytes(HEAD));
             plain.reset();
@@ -339,7 +347,7 @@ final class ArchiveReader {
 
     private static Kind kind(byte[] head) {
         if (head.length >= 4 && head[0] == 'P' && head[1] == 'K') {
-            if (head[2] == 3 && head[3] == 4 || head[2] == 5 && head[3] == 6) {
+            if ((head[2] == 3 && head[3] == 4) || (head[2] == 5 && head[3] == 6)) {
                 return Kind.ZIP;
             }
             if (head[2] == 7 && head[3] == 8) {

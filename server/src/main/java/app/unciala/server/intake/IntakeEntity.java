@@ -2,6 +2,7 @@ package app.unciala.server.intake;
 
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Texts;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -43,7 +44,10 @@ class IntakeEntity {
     private String failure = "";
     private int files;
     private long judgedAt = -1;
+
+    @Column
     private @Nullable Instant closedAt;
+
     private @Nullable String flagId;
 
     protected IntakeEntity() {}

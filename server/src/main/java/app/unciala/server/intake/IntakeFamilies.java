@@ -20,6 +20,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -133,7 +134,11 @@ class IntakeFamilies {
                         .collect(Collectors.groupingBy(IntakeItemEntity::familyKey));
         Map<String, Family> held = families.byKeys(shown);
         List<Group> groups = shown.stream()
-                .map(key -> group(key, members.get(key), byFamily.get(key), Optional.ofNullable(held.get(key))))
+                .map(key -> group(
+                        key,
+                        members.getOrDefault(key, List.of()),
+                        byFamily.getOrDefault(key, List.of()),
+                        Optional.ofNullable(held.get(key))))
                 .toList();
         return new Page<>(
                 groups, page.size() < places.size() ? page.get(page.size() - 1).cursor() : null);
@@ -142,7 +147,9 @@ class IntakeFamilies {
     /** Where a family stands in the list: by its standing, then by its name. */
     private record Place(int standing, String key) implements Comparable<Place> {
         boolean isAfter(Map<String, Object> keys) {
-            return compareTo(new Place((Integer) keys.get("standing"), (String) keys.get("key"))) > 0;
+            Object otherStanding = Objects.requireNonNull(keys.get("standing"));
+            Object otherKey = Objects.requireNonNull(keys.get("key"));
+            return compareTo(new Place((Integer) otherStanding, (String) otherKey)) > 0;
         }
 
         String cursor() {

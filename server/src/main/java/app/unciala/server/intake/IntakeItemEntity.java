@@ -18,6 +18,7 @@ import app.unciala.server.family.FileFacts;
 import app.unciala.server.intake.ReadFile.Kind;
 import app.unciala.server.inventory.SlotColumns;
 import app.unciala.server.inventory.Texts;
+import jakarta.persistence.Column;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -40,7 +41,10 @@ class IntakeItemEntity {
     private String id = "";
 
     private String intakeId = "";
+
+    @Column
     private int position;
+
     private String path = "";
     private long bytes;
     private String sha256 = "";
@@ -57,6 +61,8 @@ class IntakeItemEntity {
     private String family = "";
     private String familyKey = "";
     private String drawing = "";
+
+    @Column
     private String format = "";
 
     @Embedded
@@ -65,8 +71,13 @@ class IntakeItemEntity {
     private String foundry = "";
     private String classification = "";
     private String openLicense = "";
+
+    @Column
     private int codePoints;
+
+    @Column
     private String fontVersion = "";
+
     private String contradiction = "";
     private byte @Nullable [] sketch;
     private @Nullable String nearFileId;
@@ -92,7 +103,7 @@ class IntakeItemEntity {
             String sample,
             String version,
             String embedding,
-            Embedding.@Nullable Level embeddingLevel,
+            Embedding.Level embeddingLevel,
             String license,
             String openLicenseQuote,
             String classificationBecause,
@@ -234,7 +245,7 @@ class IntakeItemEntity {
                 facts.codePoints(),
                 facts.sample(),
                 facts.version(),
-                Objects.requireNonNull(facts.embeddingLevel()),
+                facts.embeddingLevel(),
                 foundry,
                 Classification.of(classification),
                 Optional.ofNullable(facts.mark()),

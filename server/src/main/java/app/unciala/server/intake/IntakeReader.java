@@ -19,6 +19,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -202,8 +203,9 @@ class IntakeReader {
                 Thread.currentThread().interrupt();
                 throw new IllegalStateException("reading was stopped", e);
             } catch (ExecutionException e) {
-                Throwables.throwIfUnchecked(e.getCause());
-                throw new IllegalStateException(e.getCause());
+                Throwable cause = Objects.requireNonNullElse(e.getCause(), e);
+                Throwables.throwIfUnchecked(cause);
+                throw new IllegalStateException(cause);
             }
         }
 

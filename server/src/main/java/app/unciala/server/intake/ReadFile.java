@@ -144,9 +144,9 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
 
     private static boolean isText(String name) {
         return isLicenseText(name)
-                || isPlainText(name)
+                || (isPlainText(name)
                         && name.toLowerCase(Locale.ROOT)
-                                .matches("read.?me.*|fontlog.*|authors.*|contributors.*|copyright.*");
+                                .matches("read.?me.*|fontlog.*|authors.*|contributors.*|copyright.*"));
     }
 
     private static boolean isLicenseText(String name) {

@@ -52,7 +52,7 @@ public final class Texts {
     /** Whether bytes begin with the byte order mark of UTF-16, in either order. */
     public static boolean isUtf16(byte[] bytes) {
         return bytes.length >= 2
-                && (bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF
-                        || bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE);
+                && ((bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF)
+                        || (bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE));
     }
 }

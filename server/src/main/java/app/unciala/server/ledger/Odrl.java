@@ -8,7 +8,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BiFunction;
+import java.util.function.BiConsumer;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -91,13 +91,13 @@ final class Odrl {
         private final String iri;
         private final Optional<Act> act;
         private final Function<LicenseDraft, Clause> get;
-        private final BiFunction<LicenseDraftBuilder, Clause, LicenseDraftBuilder> set;
+        private final BiConsumer<LicenseDraftBuilder, Clause> set;
 
         Action(
                 String iri,
                 @Nullable Act act,
                 Function<LicenseDraft, Clause> get,
-                BiFunction<LicenseDraftBuilder, Clause, LicenseDraftBuilder> set) {
+                BiConsumer<LicenseDraftBuilder, Clause> set) {
             this.iri = iri;
             this.act = Optional.ofNullable(act);
             this.get = get;
@@ -119,7 +119,7 @@ final class Odrl {
         }
 
         void say(LicenseDraftBuilder terms, Clause clause) {
-            set.apply(terms, clause);
+            set.accept(terms, clause);
         }
 
         static Action of(Act act) {

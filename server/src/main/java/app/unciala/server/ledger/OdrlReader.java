@@ -226,7 +226,7 @@ final class OdrlReader {
             return List.of();
         }
         String operator = operatorOf(constraint);
-        if (values.isEmpty() || !operator.equals("isAnyOf") && !(operator.equals("eq") && values.size() == 1)) {
+        if (values.isEmpty() || (!operator.equals("isAnyOf") && !(operator.equals("eq") && values.size() == 1))) {
             wrongOperator(constraint);
         }
         return values;

@@ -1,6 +1,7 @@
 package app.unciala.server.license;
 
 import app.unciala.core.license.Basis;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -37,17 +38,36 @@ class LicenseEntity {
     private @Nullable LicenseDraft terms;
 
     @Enumerated(EnumType.STRING)
+    @Column
     private Basis basis = Basis.CUSTOM;
 
+    @Column
     private @Nullable LocalDate begins;
+
     private @Nullable LocalDate ends;
+
+    @Column
     private @Nullable LocalDate noticeFrom;
+
+    @Column
     private LocalDate endsOrNever = NEVER;
+
+    @Column
     private String searchText = "";
+
+    @Column
     private @Nullable String holderId;
+
+    @Column
     private @Nullable Long pageViewLimit;
+
+    @Column
     private @Nullable LocalDate nextPayment;
+
+    @Column
     private @Nullable Instant deletedAt;
+
+    @Column
     private int agreements;
 
     protected LicenseEntity() {}

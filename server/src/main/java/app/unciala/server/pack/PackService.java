@@ -146,20 +146,20 @@ public class PackService {
     public PackView make(String siteId, Optional<String> anyway) {
         for (int tries = 0; tries < 3; tries++) {
             Made made = maker.make(siteId, anyway);
-            PackView pack = transaction.execute(status -> record(made));
-            if (pack != null) {
-                return pack;
+            Optional<PackView> pack = transaction.execute(status -> record(made));
+            if (pack.isPresent()) {
+                return pack.get();
             }
         }
         throw Fault.conflict("The site or its licenses are being changed just now. Make the pack again.");
     }
 
     /** Records a pack, unless what it was made from has changed. */
-    private @Nullable PackView record(Made made) {
+    private Optional<PackView> record(Made made) {
         changes.begin();
         Site site = sites.get(made.site().id());
         if (site.version() != made.site().version() || !maker.basis(site).equals(made.basis())) {
-            return null;
+            return Optional.empty();
         }
         PackEntity pack = new PackEntity(Ids.next(), site.id(), clock.instant(), actor.name());
         pack.keep(
@@ -182,7 +182,7 @@ public class PackService {
                                 .map(why -> ", with what is not allowed, because: " + why)
                                 .orElse("")));
         changes.touched(Scope.of(Stream.of(Owner.site(site.id()))));
-        return view(pack, made.basis());
+        return Optional.of(view(pack, made.basis()));
     }
 
     @Transactional(readOnly = true)

@@ -162,7 +162,7 @@ class PackWeights {
         try {
             return Placement.matched(pasted.text(), names);
         } catch (IllegalArgumentException e) {
-            throw Fault.invalid("delivery.urls", e.getMessage());
+            throw Fault.invalid("delivery.urls", String.valueOf(e.getMessage()));
         }
     }
 }

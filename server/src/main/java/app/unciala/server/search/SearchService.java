@@ -24,6 +24,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -115,21 +116,21 @@ public class SearchService {
         return new Answer(held, hits);
     }
 
+    private static Hit familyHit(Family family, Optional<Slot> face, String said) {
+        return new Hit(
+                HitType.FAMILY,
+                family.id(),
+                face.map(slot -> family.name() + " " + slot.label()).orElse(family.name()),
+                face.map(Slot::key).orElse(""),
+                said);
+    }
+
     private List<Hit> familyHits(List<Found> found) {
         Map<String, Family> byId = byId(found.stream().map(Found::familyId).toList());
         Map<String, String> said = uses.of(byId.values());
         return found.stream()
-                .filter(one -> byId.containsKey(one.familyId()))
-                .map(one -> {
-                    Family family = byId.get(one.familyId());
-                    Optional<Slot> face = one.slot();
-                    return new Hit(
-                            HitType.FAMILY,
-                            family.id(),
-                            face.map(slot -> family.name() + " " + slot.label()).orElse(family.name()),
-                            face.map(Slot::key).orElse(""),
-                            said.getOrDefault(family.id(), ""));
-                })
+                .flatMap(one -> Stream.ofNullable(byId.get(one.familyId()))
+                        .map(family -> familyHit(family, one.slot(), said.getOrDefault(family.id(), ""))))
                 .toList();
     }
 

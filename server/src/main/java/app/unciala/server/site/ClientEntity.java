@@ -1,5 +1,6 @@
 package app.unciala.server.site;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -20,6 +21,8 @@ class ClientEntity {
     private long version;
 
     private String name = "";
+
+    @Column
     private @Nullable Instant deletedAt;
 
     protected ClientEntity() {}

@@ -130,7 +130,7 @@ public record SiteDelivery(
         try {
             placement().check();
         } catch (IllegalArgumentException e) {
-            throw Fault.invalid("delivery." + kindField(), e.getMessage());
+            throw Fault.invalid("delivery." + kindField(), String.valueOf(e.getMessage()));
         }
         return this;
     }

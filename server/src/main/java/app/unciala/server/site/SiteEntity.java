@@ -1,6 +1,7 @@
 package app.unciala.server.site;
 
 import app.unciala.server.site.SiteService.Details;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -31,7 +32,10 @@ class SiteEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private Details details = new Details(List.of(), List.of(), List.of(), SiteDelivery.usual());
 
+    @Column
     private String searchText = "";
+
+    @Column
     private @Nullable Instant deletedAt;
 
     protected SiteEntity() {}

@@ -75,7 +75,7 @@ class StatementService {
                 .stream()
                 .collect(Collectors.toMap(Recorded::id, Function.identity()));
         List<Use> uses = own.stream()
-                .flatMap(site -> rows.get(site).stream()
+                .flatMap(site -> rows.getOrDefault(site, List.of()).stream()
                         .flatMap(row -> row.domains().stream().map(domain -> use(site, row, domain, used))))
                 .toList();
         List<FlagView> open = own.isEmpty()

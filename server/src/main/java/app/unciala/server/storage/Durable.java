@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.util.Objects;
 
 /** Writes files so that they survive a loss of power: the bytes are forced to disk, then the name, then the folder. */
 final class Durable {
@@ -28,7 +29,7 @@ final class Durable {
 
     /** Writes a file under a name by which it is found, of bytes whose digest is known. */
     static void write(Path target, byte[] bytes) throws IOException {
-        move(temporary(target.getParent(), new ByteArrayInputStream(bytes)), target);
+        move(temporary(parent(target), new ByteArrayInputStream(bytes)), target);
     }
 
     private static Path temporary(Path folder, InputStream in) throws IOException {
@@ -49,13 +50,18 @@ final class Durable {
 
     /** Gives a file its name, in place of any other, and forces the folder to disk. */
     static void move(Path temporary, Path target) throws IOException {
-        boolean newFolder = !Files.exists(target.getParent());
-        Files.createDirectories(target.getParent());
+        Path folder = parent(target);
+        boolean newFolder = !Files.exists(folder);
+        Files.createDirectories(folder);
         Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-        sync(target.getParent(), StandardOpenOption.READ);
+        sync(folder, StandardOpenOption.READ);
         if (newFolder) {
-            sync(target.getParent().getParent(), StandardOpenOption.READ);
+            sync(parent(folder), StandardOpenOption.READ);
         }
+    }
+
+    private static Path parent(Path file) {
+        return Objects.requireNonNull(file.toAbsolutePath().getParent(), "files are kept in folders");
     }
 
     private static void sync(Path file, StandardOpenOption how) throws IOException {

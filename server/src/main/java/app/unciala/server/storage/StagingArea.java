@@ -25,7 +25,7 @@ public class StagingArea {
     public long putUpload(String intake, int number, InputStream bytes) {
         try {
             Path target = upload(intake, number);
-            Durable.Written written = Durable.writeTemporary(target.getParent(), bytes);
+            Durable.Written written = Durable.writeTemporary(folder.resolve(intake), bytes);
             Durable.move(written.file(), target);
             return written.bytes();
         } catch (IOException e) {

@@ -1,6 +1,7 @@
 package app.unciala.server.terms;
 
 import app.unciala.server.license.LicenseDraft;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -28,6 +29,7 @@ class TermsSetEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable LicenseDraft terms;
 
+    @Column
     private @Nullable Instant deletedAt;
 
     protected TermsSetEntity() {}

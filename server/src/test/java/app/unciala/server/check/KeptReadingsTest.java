@@ -1,5 +1,6 @@
 package app.unciala.server.check;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
@@ -26,7 +27,7 @@ class KeptReadingsTest {
     private final BrowserReading reading = readings.parsed(("{\"version\":1,\"page\":\"" + PAGE
                     + "\",\"textKept\":true,\"title\":\"Board\",\"quirks\":false,\"window\":{\"width\":10,\"height\":10},"
                     + "\"document\":\"<html/>\"}")
-            .getBytes());
+            .getBytes(UTF_8));
 
     @Test
     void aSiteThatIsFullStillTakesALaterReadingOfAPageItHas() {

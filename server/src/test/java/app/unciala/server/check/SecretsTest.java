@@ -30,6 +30,17 @@ class SecretsTest {
     }
 
     @Test
+    void whatAnEarlierVersionKeptIsStillRead() throws IOException {
+        byte[] key = new byte[32];
+        for (int i = 0; i < key.length; i++) {
+            key[i] = (byte) i;
+        }
+        Files.write(data.resolve("secret.key"), key);
+        assertThat(new Secrets(data).decrypted("MhN/c+4zbpiMl4CFfYF0xoLhjX6MaFOtjouCoAcEIUtSjkhuV4V3dsA="))
+                .contains("lamp room");
+    }
+
+    @Test
     void onePasswordIsNeverKeptTheSameTwice() {
         Secrets secrets = new Secrets(data);
         assertThat(secrets.encrypted("the same")).isNotEqualTo(secrets.encrypted("the same"));

@@ -50,7 +50,6 @@ class FamilyServiceTest {
             new FamilyRecords(files, sites, licenses),
             new LeavingFiles(sites, links, mock(EntityManager.class), Clock.systemUTC()),
             new FamilyChanges(files, links, mock(Changes.class)),
-            links,
             history,
             mock(Changes.class),
             mock(EntityManager.class),

@@ -144,7 +144,7 @@ class ArchiveReaderTest {
                 .contains("crc.zip/first.ttf")
                 .contains("checksum does not fit");
         byte[] size = Samples.zip(two);
-        size[directory + 24] += 1;
+        size[directory + 24]++;
         reader.read("size.zip", write("size.zip", size));
         assertThat(refused).last().asString().contains("size.zip/first.ttf").contains("where the archive says 18");
         assertThat(files).containsExactly("crc.zip/second.ttf 6", "size.zip/second.ttf 6");

@@ -14,7 +14,6 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.ScrollPosition;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.domain.Window;
@@ -36,7 +35,7 @@ class CursorTest {
                 Instant.parse("2030-05-10T08:30:00.123456Z"),
                 "day",
                 LocalDate.of(9999, 12, 31)));
-        String cursor = Cursor.write((KeysetScrollPosition) ScrollPosition.forward(keys));
+        String cursor = Cursor.write(ScrollPosition.forward(keys));
         assertThat(cursor).matches("[A-Za-z0-9_-]+");
         assertThat(Cursor.read(cursor, SAMPLE).getKeys()).isEqualTo(keys);
     }

@@ -1,5 +1,6 @@
 package app.unciala.server.storage;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -61,7 +62,7 @@ class LetterCutsTest {
 
     @Test
     void whatIsNoFontStandsAsItIs() throws IOException {
-        Path text = write("terms.pdf", "no font".getBytes());
+        Path text = write("terms.pdf", "no font".getBytes(UTF_8));
         assertThat(cuts.cut("b".repeat(64), text, "Ag")).isEqualTo(text);
         byte[] font = Samples.font("Ostrel-Bold.ttf");
         Path damaged = write("cut.ttf", java.util.Arrays.copyOf(font, font.length / 2));

@@ -1,5 +1,6 @@
 package app.unciala.server.storage;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -22,11 +23,11 @@ class StorageTest {
     @Test
     void equalBytesAreStoredOnceUnderTheirDigest() throws IOException {
         FileStore store = new FileStore(data);
-        String sha256 = store.put("abc".getBytes());
+        String sha256 = store.put("abc".getBytes(UTF_8));
         assertThat(sha256).isEqualTo("ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad");
-        assertThat(store.put("abc".getBytes())).isEqualTo(sha256);
+        assertThat(store.put("abc".getBytes(UTF_8))).isEqualTo(sha256);
         assertThat(files()).hasSize(1).allMatch(path -> !path.toString().endsWith(".part"));
-        assertThat(store.get(sha256)).isEqualTo("abc".getBytes());
+        assertThat(store.get(sha256)).isEqualTo("abc".getBytes(UTF_8));
         assertThat(new FileStore(data).has(sha256)).isTrue();
     }
 
@@ -60,6 +61,11 @@ class StorageTest {
             public int read() throws IOException {
                 throw new IOException("the connection was lost");
             }
+
+            @Override
+            public int read(byte[] into, int at, int length) throws IOException {
+                return read();
+            }
         });
         assertThatThrownBy(() -> new StagingArea(data).putUpload("one", 0, broken))
                 .hasRootCauseMessage("the connection was lost");
@@ -67,6 +73,11 @@ class StorageTest {
             @Override
             public int read() throws IOException {
                 throw new IOException("No space left on device");
+            }
+
+            @Override
+            public int read(byte[] into, int at, int length) throws IOException {
+                return read();
             }
         };
         assertThatThrownBy(() -> new FileStore(data).put(full)).hasRootCauseMessage("No space left on device");

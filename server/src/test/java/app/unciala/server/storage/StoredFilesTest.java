@@ -1,5 +1,6 @@
 package app.unciala.server.storage;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.server.testing.Caller;
@@ -36,22 +37,22 @@ class StoredFilesTest {
         caller.upload(
                 "/api/licenses/" + license + "/agreement",
                 "file",
-                Map.of("terms.txt", "granted".getBytes()),
+                Map.of("terms.txt", "granted".getBytes(UTF_8)),
                 Map.of("If-Match", caller.get("/api/licenses/" + license).header("ETag")));
         FileStore store = SERVER.bean(FileStore.class);
-        String old = store.put("nobody names this".getBytes());
-        String recent = store.put("nor this, but it is new".getBytes());
-        String again = store.put("stored again just now".getBytes());
-        for (String sha256 : new String[] {held, old, again, FileStore.sha256("granted".getBytes())}) {
+        String old = store.put("nobody names this".getBytes(UTF_8));
+        String recent = store.put("nor this, but it is new".getBytes(UTF_8));
+        String again = store.put("stored again just now".getBytes(UTF_8));
+        for (String sha256 : new String[] {held, old, again, FileStore.sha256("granted".getBytes(UTF_8))}) {
             age(store.file(sha256));
         }
-        store.put("stored again just now".getBytes());
+        store.put("stored again just now".getBytes(UTF_8));
         assertThat(SERVER.bean(StoredFiles.class).collect()).isEqualTo(1);
         assertThat(store.has(old)).isFalse();
         assertThat(store.has(recent)).isTrue();
         assertThat(store.has(again)).isTrue();
         assertThat(store.has(held)).isTrue();
-        assertThat(store.has(FileStore.sha256("granted".getBytes()))).isTrue();
+        assertThat(store.has(FileStore.sha256("granted".getBytes(UTF_8)))).isTrue();
     }
 
     @Test

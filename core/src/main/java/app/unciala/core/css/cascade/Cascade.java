@@ -193,7 +193,7 @@ public final class Cascade {
         registered.forEach((name, said) -> {
             if (!said.inherits()) {
                 declared.put(name, said.initial().orElse("initial"));
-            } else if (parent == TextStyle.INITIAL) {
+            } else if (parent.variables().value(name).isEmpty()) {
                 said.initial().ifPresent(value -> declared.put(name, value));
             }
         });

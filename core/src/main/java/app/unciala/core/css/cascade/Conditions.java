@@ -60,7 +60,7 @@ final class Conditions {
                 return result;
             }
             String word = said.get(at).isIdent("and") ? "and" : said.get(at).isIdent("or") ? "or" : "";
-            if (word.isEmpty() || !joined.isEmpty() && !joined.equals(word)) {
+            if (word.isEmpty() || (!joined.isEmpty() && !joined.equals(word))) {
                 return false;
             }
             joined = word;
@@ -85,7 +85,8 @@ final class Conditions {
         boolean nested = !inside.isEmpty()
                 && (inside.get(0).is(Kind.OPEN_ROUND)
                         || inside.get(0).isIdent("not")
-                        || inside.get(0).is(Kind.FUNCTION) && inside.stream().noneMatch(token -> token.is(Kind.COLON)));
+                        || (inside.get(0).is(Kind.FUNCTION)
+                                && inside.stream().noneMatch(token -> token.is(Kind.COLON))));
         return nested ? hold(inside, depth + 1) : feature.test(inside);
     }
 }

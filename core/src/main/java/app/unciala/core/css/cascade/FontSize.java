@@ -69,8 +69,8 @@ record FontSize(double pixels, SizeOrigin origin) {
         }
         Token only = value.get(0);
         boolean relative = only.is(Kind.PERCENTAGE)
-                || only.is(Kind.DIMENSION)
-                        && RELATIVE_UNITS.contains(only.value().toLowerCase(Locale.ROOT));
+                || (only.is(Kind.DIMENSION)
+                        && RELATIVE_UNITS.contains(only.value().toLowerCase(Locale.ROOT)));
         boolean absolute = parent.sizeOrigin().absolute() || !relative;
         return Optional.of(new FontSize(length.getAsDouble(), new SizeOrigin(-1, absolute)));
     }

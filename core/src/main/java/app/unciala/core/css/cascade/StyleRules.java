@@ -3,8 +3,6 @@ package app.unciala.core.css.cascade;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Key;
-import com.google.common.base.Supplier;
-import com.google.common.base.Suppliers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -68,7 +66,7 @@ final class StyleRules {
         }
 
         private void forEach(Element element, Consumer<Selected> see) {
-            Supplier<Set<Key>> around = Suppliers.memoize(element::ancestorKeys);
+            Ancestors around = new Ancestors(element);
             others.forEach(around, see);
             for (Key key : element.keys()) {
                 Candidates found = byKey.get(key);
@@ -76,6 +74,21 @@ final class StyleRules {
                     found.forEach(around, see);
                 }
             }
+        }
+    }
+
+    /** The keys of the elements around one, collected when they are first asked for. */
+    private static final class Ancestors {
+        private final Element element;
+        private Set<Key> keys = Set.of();
+
+        Ancestors(Element element) {
+            this.element = element;
+        }
+
+        Set<Key> keys() {
+            keys = keys.isEmpty() ? element.ancestorKeys() : keys;
+            return keys;
         }
     }
 
@@ -91,12 +104,12 @@ final class StyleRules {
                     .add(selected);
         }
 
-        private void forEach(Supplier<Set<Key>> around, Consumer<Selected> see) {
+        private void forEach(Ancestors around, Consumer<Selected> see) {
             anywhere.forEach(see);
             if (byAncestor.isEmpty()) {
                 return;
             }
-            for (Key key : around.get()) {
+            for (Key key : around.keys()) {
                 List<Selected> found = byAncestor.get(key);
                 if (found != null) {
                     found.forEach(see);

@@ -20,7 +20,7 @@ final class Variables {
     private final Map<String, String> values;
     private final Map<String, Rule> rules;
     /** What declarations come to, which is the same for all elements that share these variables. */
-    private final Map<Entry, Optional<List<Token>>> known = new IdentityHashMap<>();
+    private final IdentityHashMap<Entry, Optional<List<Token>>> known = new IdentityHashMap<>();
 
     private Variables(Map<String, String> values, Map<String, Rule> rules) {
         this.values = values;

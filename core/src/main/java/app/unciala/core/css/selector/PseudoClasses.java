@@ -25,15 +25,6 @@ final class PseudoClasses {
             "time",
             "datetime-local");
 
-    private static final Predicate<Element> NEVER = element -> false;
-    private static final Predicate<Element> LINK =
-            element -> Set.of("a", "area").contains(element.tag()) && element.has("href");
-    private static final Predicate<Element> CHECKED = element -> element.tag().equals("option")
-            ? element.has("selected")
-            : element.tag().equals("input")
-                    && Set.of("checkbox", "radio").contains(type(element))
-                    && element.has("checked");
-
     private static final Map<String, Predicate<Element>> KNOWN = Map.ofEntries(
             Map.entry("root", element -> element.parent().isEmpty()),
             Map.entry("scope", element -> element.parent().isEmpty()),
@@ -44,10 +35,10 @@ final class PseudoClasses {
             Map.entry("first-of-type", element -> element.indexOfType() == 1),
             Map.entry("last-of-type", element -> element.indexOfTypeFromEnd() == 1),
             Map.entry("only-of-type", element -> element.indexOfType() == 1 && element.indexOfTypeFromEnd() == 1),
-            Map.entry("link", LINK),
-            Map.entry("any-link", LINK),
-            Map.entry("-webkit-any-link", LINK),
-            Map.entry("checked", CHECKED),
+            Map.entry("link", PseudoClasses::isLink),
+            Map.entry("any-link", PseudoClasses::isLink),
+            Map.entry("-webkit-any-link", PseudoClasses::isLink),
+            Map.entry("checked", PseudoClasses::isChecked),
             Map.entry("disabled", PseudoClasses::isDisabled),
             Map.entry("enabled", element -> FIELDS.contains(element.tag()) && !isDisabled(element)),
             Map.entry("required", element -> isField(element) && element.has("required")),
@@ -119,7 +110,7 @@ final class PseudoClasses {
     /** What it asks of an element; nothing for a name that browsers do not know. */
     static Optional<Predicate<Element>> of(String name) {
         return Optional.ofNullable(KNOWN.get(name))
-                .or(() -> NOT_YET.contains(name) ? Optional.of(NEVER) : Optional.empty());
+                .or(() -> NOT_YET.contains(name) ? Optional.of(element -> false) : Optional.empty());
     }
 
     private static String type(Element input) {
@@ -131,8 +122,8 @@ final class PseudoClasses {
     }
 
     private static boolean isEditable(Element element) {
-        boolean text =
-                element.tag().equals("textarea") || element.tag().equals("input") && TEXT_TYPES.contains(type(element));
+        boolean text = element.tag().equals("textarea")
+                || (element.tag().equals("input") && TEXT_TYPES.contains(type(element)));
         boolean field = text && !element.has("readonly") && !isDisabled(element);
         return field
                 || element.attribute("contenteditable")
@@ -142,9 +133,9 @@ final class PseudoClasses {
 
     private static boolean showsPlaceholder(Element element) {
         return element.attribute("placeholder").filter(text -> !text.isEmpty()).isPresent()
-                && (element.tag().equals("input")
-                                && element.attribute("value").orElse("").isEmpty()
-                        || element.tag().equals("textarea") && element.isEmpty());
+                && ((element.tag().equals("input")
+                                && element.attribute("value").orElse("").isEmpty())
+                        || (element.tag().equals("textarea") && element.isEmpty()));
     }
 
     private static boolean isDisabled(Element element) {
@@ -159,11 +150,23 @@ final class PseudoClasses {
         while (around.isPresent()) {
             String tag = around.get().tag();
             if (around.get().has("disabled")
-                    && (tag.equals("fieldset") && !ofGroup || tag.equals("optgroup") && ofGroup)) {
+                    && ((tag.equals("fieldset") && !ofGroup) || (tag.equals("optgroup") && ofGroup))) {
                 return true;
             }
             around = around.get().parent();
         }
         return false;
+    }
+
+    private static boolean isLink(Element element) {
+        return Set.of("a", "area").contains(element.tag()) && element.has("href");
+    }
+
+    private static boolean isChecked(Element element) {
+        return element.tag().equals("option")
+                ? element.has("selected")
+                : element.tag().equals("input")
+                        && Set.of("checkbox", "radio").contains(type(element))
+                        && element.has("checked");
     }
 }

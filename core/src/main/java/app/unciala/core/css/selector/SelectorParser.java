@@ -69,7 +69,7 @@ public final class SelectorParser {
 
     /** A nested selector without {@code &} is one for descendants, or begins with its combinator. */
     private Selector nested(List<Token> part) throws Invalid {
-        boolean refers = part.stream().anyMatch(token -> token.isDelim('&') || isScope() && token.isIdent("scope"));
+        boolean refers = part.stream().anyMatch(token -> token.isDelim('&') || (isScope() && token.isIdent("scope")));
         Selector own = complex(part, !refers || combinator(part, 0) != null, 0);
         if (refers && combinator(part, 0) == null) {
             return own;
@@ -108,8 +108,9 @@ public final class SelectorParser {
         Compound compound = new Compound(tokens, depth);
         int at = 0;
         Combinator before = Combinator.DESCENDANT;
-        if (relative && combinator(tokens, 0) != null) {
-            before = combinator(tokens, 0);
+        Combinator first = relative ? combinator(tokens, 0) : null;
+        if (first != null) {
+            before = first;
             at = afterWhitespace(tokens, 1);
         }
         while (true) {
@@ -279,7 +280,7 @@ public final class SelectorParser {
             boolean anyCase = KnownNames.ANY_CASE_VALUES.contains(name);
             if (at + 2 < said.size()) {
                 Token flag = said.get(at + 2);
-                if (at + 3 != said.size() || !flag.isIdent("i") && !flag.isIdent("s")) {
+                if (at + 3 != said.size() || (!flag.isIdent("i") && !flag.isIdent("s"))) {
                     throw new Invalid();
                 }
                 anyCase = flag.isIdent("i");
@@ -289,7 +290,7 @@ public final class SelectorParser {
 
         private int pseudoElement(int at) throws Invalid {
             if (at >= tokens.size()
-                    || !tokens.get(at).is(Kind.IDENT) && !tokens.get(at).is(Kind.FUNCTION)) {
+                    || (!tokens.get(at).is(Kind.IDENT) && !tokens.get(at).is(Kind.FUNCTION))) {
                 throw new Invalid();
             }
             String name = tokens.get(at).value().toLowerCase(Locale.ROOT);
@@ -368,7 +369,7 @@ public final class SelectorParser {
                         selectors.add(selector);
                     }
                 } catch (Invalid e) {
-                    continue;
+                    // In these lists what is no selector is left out, and the others count (Selectors 4, section 4.1).
                 }
             }
             return selectors;
@@ -394,7 +395,7 @@ public final class SelectorParser {
             List<String> ranges = new ArrayList<>();
             for (List<Token> part : StyleSheet.atCommas(arguments)) {
                 if (part.size() != 1
-                        || !part.get(0).is(Kind.IDENT) && !part.get(0).is(Kind.STRING)) {
+                        || (!part.get(0).is(Kind.IDENT) && !part.get(0).is(Kind.STRING))) {
                     throw new Invalid();
                 }
                 ranges.add(part.get(0).value().toLowerCase(Locale.ROOT));
@@ -405,7 +406,7 @@ public final class SelectorParser {
                 return !language.isEmpty()
                         && (language.equals(asked)
                                 || language.startsWith(asked + "-")
-                                || range.startsWith("*-") && language.contains("-" + asked));
+                                || (range.startsWith("*-") && language.contains("-" + asked)));
             }));
         }
 

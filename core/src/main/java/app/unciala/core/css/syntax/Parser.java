@@ -108,7 +108,7 @@ final class Parser {
         int start = tokens.get(at).start();
         while (at < tokens.size()) {
             Token token = tokens.get(at);
-            if (nested && token.is(Kind.SEMICOLON) || nested && token.is(Kind.CLOSE_CURLY)) {
+            if ((nested && token.is(Kind.SEMICOLON)) || (nested && token.is(Kind.CLOSE_CURLY))) {
                 problem(start, "“" + excerpt(from) + "” is no declaration: it needs a name, a colon and a value.");
                 return Optional.empty();
             }
@@ -260,7 +260,7 @@ final class Parser {
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             boolean pair = c == '\r' && i + 1 < text.length() && text.charAt(i + 1) == '\n';
-            if (c == '\n' || c == '\f' || c == '\r' && !pair) {
+            if (c == '\n' || c == '\f' || (c == '\r' && !pair)) {
                 starts.add(i + 1);
             }
         }

@@ -41,7 +41,7 @@ final class Tokenizer {
             add(Kind.WHITESPACE, "", start);
         } else if (c == '"' || c == '\'') {
             string(c);
-        } else if (isDigit(c) || (c == '.' || c == '+' || c == '-') && beginsNumber(at)) {
+        } else if (isDigit(c) || ((c == '.' || c == '+' || c == '-') && beginsNumber(at))) {
             numeric();
         } else if (c == '#' && (isName(peek(1)) || isEscape(at + 1))) {
             at++;
@@ -270,7 +270,7 @@ final class Tokenizer {
     private int character() {
         int c = peek(0);
         at += Character.charCount(c);
-        return c == 0 || c >= 0xD800 && c <= 0xDFFF ? REPLACEMENT : c;
+        return c == 0 || (c >= 0xD800 && c <= 0xDFFF) ? REPLACEMENT : c;
     }
 
     private void skipLineBreak() {
@@ -318,7 +318,7 @@ final class Tokenizer {
     }
 
     private static boolean isNameStart(int c) {
-        return c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c == '_' || c >= 0x80 || c == 0;
+        return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || c == '_' || c >= 0x80 || c == 0;
     }
 
     private static boolean isName(int c) {
@@ -330,7 +330,7 @@ final class Tokenizer {
     }
 
     private static boolean isHex(int c) {
-        return isDigit(c) || c >= 'a' && c <= 'f' || c >= 'A' && c <= 'F';
+        return isDigit(c) || (c >= 'a' && c <= 'f') || (c >= 'A' && c <= 'F');
     }
 
     private static boolean isLineBreak(int c) {

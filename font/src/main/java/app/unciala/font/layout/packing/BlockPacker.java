@@ -49,7 +49,7 @@ public final class BlockPacker {
         }
     }
 
-    private final Map<Block, Node> nodes = new IdentityHashMap<>();
+    private final IdentityHashMap<Block, Node> nodes = new IdentityHashMap<>();
     private final Map<Content, Node> distinct = new HashMap<>();
 
     private BlockPacker() {}

@@ -212,7 +212,7 @@ public final class CffCutter {
     private byte[] privateDict(int dict) {
         ByteSink out = new ByteSink();
         for (CffDict.Entry entry : font.privateDict(dict).entries()) {
-            boolean goes = entry.operator() == CffDict.SUBRS || !hinting && HINTS.contains(entry.operator());
+            boolean goes = entry.operator() == CffDict.SUBRS || (!hinting && HINTS.contains(entry.operator()));
             if (!goes) {
                 operator(out.bytes(entry.bytes()), entry.operator());
             }

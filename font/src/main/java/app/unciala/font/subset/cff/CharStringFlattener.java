@@ -122,7 +122,7 @@ final class CharStringFlattener {
                 case HSTEM, VSTEM, HSTEMHM, VSTEMHM -> stems(b);
                 case HINTMASK, CNTRMASK -> {
                     stemsBeforeMask();
-                    int bytes = hints + 7 >> 3;
+                    int bytes = (hints + 7) >> 3;
                     if (hinting || !plain) {
                         out.u8(b).bytes(code.slice(at, bytes));
                     }

@@ -16,6 +16,6 @@ record Picture(int imageFormat, ByteView bytes, Optional<ByteView> metrics) {
             return false;
         }
         return metrics.isEmpty()
-                || bytes.length() == other.bytes.length() && metrics.get().sameBytes(other.metrics.get());
+                || (bytes.length() == other.bytes.length() && metrics.get().sameBytes(other.metrics.get()));
     }
 }

@@ -94,7 +94,6 @@ final class ScriptCutter {
     /** A language that has become the same as its script's default goes. */
     private Block script(ByteView script) {
         Block standard = script.u16(0) == 0 ? null : language(script.from(script.u16(0)));
-        Block languages = new Block();
         int count = 0;
         for (int i = 0; i < script.u16(2); i++) {
             Block language = language(script.from(script.u16(8 + 6 * i)));

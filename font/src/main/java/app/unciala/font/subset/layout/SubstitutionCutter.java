@@ -51,11 +51,14 @@ final class SubstitutionCutter {
         if (substitutes.isEmpty()) {
             return null;
         }
-        int first = substitutes.get(substitutes.firstKey()) - substitutes.firstKey();
-        boolean even = substitutes.entrySet().stream().allMatch(entry -> entry.getValue() - entry.getKey() == first);
+        List<Integer> deltas = substitutes.entrySet().stream()
+                .map(entry -> entry.getValue() - entry.getKey())
+                .distinct()
+                .toList();
+        boolean even = deltas.size() == 1;
         Block block = new Block().u16(even ? 1 : 2).link(cut.coverage(covered));
         if (even) {
-            return block.u16(first);
+            return block.u16(deltas.get(0));
         }
         block.u16(substitutes.size());
         substitutes.values().forEach(block::u16);
