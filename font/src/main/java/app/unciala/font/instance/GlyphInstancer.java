@@ -39,23 +39,15 @@ final class GlyphInstancer {
         glyf = GlyfTable.read(face);
         variations = new GlyphVariations(face.require("gvar"), location);
         metrics = HmtxTable.read(face);
-        advances = metrics.advances().clone();
+        advances = MetricsVariation.advancesAt(face, "HVAR", location, metrics.advances());
         origins = new double[advances.length];
         boolean hasVertical =
                 face.table("vmtx").isPresent() && face.table("vhea").isPresent();
         vertical = hasVertical ? HmtxTable.read(face, "vhea", "vmtx") : null;
-        heights = vertical == null ? new int[0] : vertical.advances().clone();
+        heights = vertical == null
+                ? new int[0]
+                : MetricsVariation.advancesAt(face, "VVAR", location, vertical.advances());
         tops = new double[heights.length];
-        face.table("VVAR").map(MetricsVariation::read).ifPresent(vvar -> {
-            for (int glyph = 0; glyph < heights.length; glyph++) {
-                heights[glyph] += (int) Math.round(vvar.advanceDelta(glyph, location));
-            }
-        });
-        face.table("HVAR").map(MetricsVariation::read).ifPresent(hvar -> {
-            for (int glyph = 0; glyph < advances.length; glyph++) {
-                advances[glyph] += (int) Math.round(hvar.advanceDelta(glyph, location));
-            }
-        });
     }
 
     Sfnt run() {

@@ -10,22 +10,20 @@ import app.unciala.font.variation.Location;
 import app.unciala.font.variation.TupleVariations;
 import java.util.List;
 
-/** Makes a static face out of a variable one with TrueType outlines: the drawing, metrics and layout at one place. */
+/** Makes a static face out of a variable one: the drawing, metrics and layout at one location of the design space. */
 public final class Instancer {
-    private static final List<String> VARYING = List.of("fvar", "gvar", "avar", "cvar", "HVAR", "VVAR", "MVAR", "STAT");
+    private static final List<String> VARYING =
+            List.of("fvar", "gvar", "avar", "cvar", "HVAR", "VVAR", "MVAR", "STAT", "CFF2");
 
     private Instancer() {}
 
     /**
      * The face at a location. Its names and its style stay those of the variable font.
      *
-     * @throws FontException if the face has no {@code gvar}, or a table is damaged
+     * @throws FontException if the face has neither {@code gvar} nor {@code CFF2}, or a table is damaged
      */
     public static Sfnt settle(Sfnt face, Location location) {
-        if (face.table("gvar").isEmpty() || face.table("glyf").isEmpty()) {
-            throw new FontException("gvar", -1, "is missing: only variable TrueType outlines can be settled");
-        }
-        Sfnt settled = new GlyphInstancer(face, location).run();
+        Sfnt settled = outlines(face, location);
         settled = LayoutCutter.settle(settled, MaxpTable.read(face).numGlyphs(), location);
         if (face.table("MVAR").isPresent()) {
             settled = MetricsTags.settle(settled, face.require("MVAR"), location);
@@ -37,6 +35,16 @@ public final class Instancer {
             settled = settled.without(tag);
         }
         return settled;
+    }
+
+    private static Sfnt outlines(Sfnt face, Location location) {
+        if (face.table("CFF2").isPresent()) {
+            return Cff2Instancer.settle(face, location);
+        }
+        if (face.table("gvar").isEmpty() || face.table("glyf").isEmpty()) {
+            throw new FontException("gvar", -1, "is missing, and so is CFF2: nothing says how outlines vary");
+        }
+        return new GlyphInstancer(face, location).run();
     }
 
     /** {@code cvar}: the control values that instructions refer to, varied like the points of a glyph. */

@@ -22,7 +22,7 @@ public final class StaticFaces {
      * The static face at a point of the axes.
      *
      * @param values by axis tag, in the axes' own scales; an axis not named stands at its default
-     * @throws app.unciala.font.FontException if the face is not variable in TrueType outlines, or has no such point
+     * @throws app.unciala.font.FontException if the outlines of the face do not vary, or it has no such point
      */
     public static Sfnt at(Sfnt face, Map<String, Double> values) {
         FaceIdentity identity = FaceIdentifier.identify(face);

@@ -68,6 +68,19 @@ public final class Outline {
         return Arrays.copyOf(coordinates, coordinateCount);
     }
 
+    /** The same contours with all coordinates rounded to font units. */
+    public Outline rounded() {
+        Outline rounded = new Outline();
+        rounded.operators = operators();
+        rounded.operatorCount = operatorCount;
+        rounded.coordinates = coordinates();
+        rounded.coordinateCount = coordinateCount;
+        for (int i = 0; i < coordinateCount; i++) {
+            rounded.coordinates[i] = Math.rint(coordinates[i]);
+        }
+        return rounded;
+    }
+
     private Outline add(int operator, double... points) {
         if (operatorCount == operators.length) {
             operators = Arrays.copyOf(operators, operatorCount * 2);

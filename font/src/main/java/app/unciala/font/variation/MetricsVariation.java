@@ -3,6 +3,7 @@ package app.unciala.font.variation;
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
+import app.unciala.font.sfnt.Sfnt;
 import java.util.function.IntUnaryOperator;
 
 /** {@code HVAR} or {@code VVAR} (OpenType 1.9): how advances and side bearings vary, glyph by glyph. */
@@ -25,6 +26,21 @@ public final class MetricsVariation {
     public double advanceDelta(int glyph, Location location) {
         int row = row(0, glyph);
         return row == -1 ? 0 : store.delta(row >>> 16, row & 0xFFFF, location);
+    }
+
+    /**
+     * Advances of all glyphs as they are at a location, rounded to font units; without the table, as they were.
+     *
+     * @param tag {@code HVAR}, or {@code VVAR} for the advances of vertical text
+     */
+    public static int[] advancesAt(Sfnt face, String tag, Location location, int[] advances) {
+        int[] varied = advances.clone();
+        face.table(tag).map(MetricsVariation::read).ifPresent(variation -> {
+            for (int glyph = 0; glyph < varied.length; glyph++) {
+                varied[glyph] += (int) Math.round(variation.advanceDelta(glyph, location));
+            }
+        });
+        return varied;
     }
 
     /** Set and row of a glyph; without a map, the advances are the rows of the first set in glyph order. */
