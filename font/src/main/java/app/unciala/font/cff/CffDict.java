@@ -12,8 +12,11 @@ import java.util.Set;
 
 /** A DICT (Technical Note 5176, section 4): operands by operator; two-byte operators are 1200 plus the second byte. */
 public final class CffDict {
+    static final int FULL_NAME = 2;
+    static final int FAMILY_NAME = 3;
     static final int FONT_BBOX = 5;
     public static final int CHARSET = 15;
+    static final int ENCODING = 16;
     public static final int CHAR_STRINGS = 17;
     public static final int PRIVATE = 18;
     public static final int SUBRS = 19;

@@ -64,9 +64,9 @@ public final class CffWriter {
             }
             out.u8(12).u8(7);
         }
-        out.u8(29).u32(charset).u8(CffDict.CHARSET);
-        out.u8(29).u32(charStrings).u8(CffDict.CHAR_STRINGS);
-        out.u8(29).u32(0).u8(29).u32(privateAt).u8(CffDict.PRIVATE);
+        DictWriter.operator(DictWriter.offset(out, charset), CffDict.CHARSET);
+        DictWriter.operator(DictWriter.offset(out, charStrings), CffDict.CHAR_STRINGS);
+        DictWriter.operator(DictWriter.offset(DictWriter.offset(out, 0), privateAt), CffDict.PRIVATE);
         return CffIndex.write(List.of(out.toArray()), false);
     }
 

@@ -6,7 +6,6 @@ import app.unciala.font.face.FaceIdentity;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameTable.NameRecord;
-import app.unciala.font.table.NameWriter;
 import java.util.List;
 
 /**
@@ -44,7 +43,7 @@ public final class Renamer {
         Renamer renamer = new Renamer(name, FaceIdentifier.identify(face));
         List<NameRecord> renamed =
                 NameTable.read(face).records().stream().map(renamer::renamed).toList();
-        return face.with("name", NameWriter.write(renamed));
+        return FaceNames.put(face, renamed);
     }
 
     private NameRecord renamed(NameRecord record) {

@@ -8,7 +8,6 @@ import app.unciala.font.face.StyleNames;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameTable.NameRecord;
-import app.unciala.font.table.NameWriter;
 import app.unciala.font.table.Os2Table;
 import java.util.ArrayList;
 import java.util.List;
@@ -61,7 +60,7 @@ public final class Restyler {
         add(records, NameTable.SUBFAMILY, fourStyles);
         add(records, NameTable.FULL_NAME, family + " " + label);
         add(records, NameTable.POSTSCRIPT_NAME, Renamer.postScript(family) + "-" + Renamer.postScript(label));
-        Sfnt placed = face.with("name", NameWriter.write(records)).with("head", head(face, boldOfFour, sloped));
+        Sfnt placed = FaceNames.put(face, records).with("head", head(face, boldOfFour, sloped));
         if (face.table("OS/2").filter(os2 -> os2.length() >= 64).isPresent()) {
             placed = placed.with("OS/2", os2(face.require("OS/2"), slot, boldOfFour));
         }

@@ -1,5 +1,8 @@
 package app.unciala.font.subset.cff;
 
+import static app.unciala.font.cff.DictWriter.offset;
+import static app.unciala.font.cff.DictWriter.operator;
+
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
@@ -279,17 +282,5 @@ public final class CffCutter {
 
     private byte[] index(List<byte[]> objects) {
         return CffIndex.write(objects, font.isWide());
-    }
-
-    private static ByteSink offset(ByteSink out, int value) {
-        return out.u8(29).u32(value);
-    }
-
-    private static void operator(ByteSink out, int operator) {
-        if (operator >= 1200) {
-            out.u8(12).u8(operator - 1200);
-        } else {
-            out.u8(operator);
-        }
     }
 }
