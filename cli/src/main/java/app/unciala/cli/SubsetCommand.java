@@ -58,6 +58,9 @@ final class SubsetCommand implements Callable<Integer> {
     private Output output = new Output();
 
     static final class Characters {
+        @Option(names = "--auxiliary", description = "with the letters that the languages use in names and loan words")
+        private boolean auxiliary;
+
         @Option(names = "--unicodes", paramLabel = "RANGES", description = "such as U+0020-007E,U+00E9")
         private @Nullable String unicodes;
 
@@ -94,6 +97,9 @@ final class SubsetCommand implements Callable<Integer> {
         }
         for (String tag : split(characters.languages)) {
             kept.or(named("--languages", tag, Exemplars::of));
+            if (characters.auxiliary) {
+                kept.or(named("--languages", tag, Exemplars::auxiliary));
+            }
         }
         for (String name : split(characters.ranges)) {
             kept.or(named("--ranges", name, NamedRanges::of));

@@ -22,6 +22,7 @@ import picocli.CommandLine.IParameterExceptionHandler;
             CompareCommand.class,
             RenameCommand.class,
             InstanceCommand.class,
+            CollectCommand.class,
             FallbackCommand.class,
             ProofreadCommand.class,
             CheckCommand.class

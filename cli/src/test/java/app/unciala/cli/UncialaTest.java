@@ -268,6 +268,27 @@ class UncialaTest {
     }
 
     @Test
+    void collectPutsFacesIntoOneFile() throws Exception {
+        Path all = folder.resolve("all.ttc");
+        assertThat(run("collect", SANS, LATO, "-o", all.toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(run("inspect", all.toString())).isZero();
+        assertThat(out.toString().lines()).hasSize(2);
+        assertThat(out.toString()).contains("\"format\":\"collection\"", "Lato", "DejaVu Sans");
+        assertThat(run(
+                        "collect",
+                        all.toString(),
+                        text.toString(),
+                        "-o",
+                        folder.resolve("b.ttc").toString()))
+                .isEqualTo(1);
+        assertThat(err.toString()).contains(text.getFileName().toString()).hasLineCount(1);
+        assertThat(run("collect", all.toString(), LATO, "-o", all.toString())).isEqualTo(2);
+        assertThat(FontReader.read(Files.readAllBytes(all)).faces()).hasSize(2);
+    }
+
+    @Test
     void inspectSaysMoreWhenAsked() {
         assertThat(run("inspect", INTER, "--details", "--languages", "vi,hi")).isZero();
         assertThat(out.toString().lines()).hasSize(1);

@@ -1,8 +1,6 @@
 package app.unciala.core.pack;
 
 import app.unciala.font.language.Exemplars;
-import com.ibm.icu.text.NumberingSystem;
-import com.ibm.icu.util.ULocale;
 import java.util.BitSet;
 import java.util.Collection;
 
@@ -27,10 +25,6 @@ public final class SiteCharacters {
         SIGNS.codePoints().forEach(characters::set);
         for (String language : languages) {
             characters.or(Exemplars.of(language));
-            NumberingSystem digits = NumberingSystem.getInstance(ULocale.forLanguageTag(language));
-            if (!digits.isAlgorithmic()) {
-                digits.getDescription().codePoints().forEach(characters::set);
-            }
         }
         words.codePoints().filter(c -> !Character.isISOControl(c)).forEach(characters::set);
         return characters;

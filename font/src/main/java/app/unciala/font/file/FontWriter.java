@@ -4,11 +4,13 @@ import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.eot.EotWriter;
+import app.unciala.font.sfnt.CollectionWriter;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.sfnt.SfntWriter;
 import app.unciala.font.svg.SvgFontWriter;
 import app.unciala.font.woff.WoffWriter;
 import app.unciala.font.woff2.Woff2Writer;
+import java.util.List;
 import java.util.Map;
 
 /** Puts a face into a container; the same face and format give the same bytes, always. */
@@ -39,6 +41,16 @@ public final class FontWriter {
             }
             case COLLECTION -> throw new FontException("file", -1, "cannot be written as a collection of one");
         };
+    }
+
+    /**
+     * Writes faces as one collection, with tables that are equal stored once.
+     *
+     * @throws IllegalArgumentException if there are no faces
+     */
+    public static byte[] writeCollection(List<Sfnt> faces) {
+        return CollectionWriter.write(
+                faces.stream().map(FontWriter::withoutEmpty).toList());
     }
 
     /** Browsers refuse a file with an empty table; one of outlines that are all empty keeps a byte. */

@@ -4,7 +4,7 @@ import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import java.util.Map;
 
-/** Writes a face as a bare TTF or OTF file; the same tables give the same bytes. */
+/** Writes a face as a bare TTF or OTF file, or several as a collection; the same tables give the same bytes. */
 public final class SfntWriter {
     /** The bytes of a table record. */
     private static final int RECORD = 16;
@@ -22,11 +22,10 @@ public final class SfntWriter {
         int offset = 12 + RECORD * count;
         for (Map.Entry<String, ByteView> entry : tables.entrySet()) {
             ByteView table = entry.getValue();
-            int checksum = table.checksum();
-            if (entry.getKey().equals("head") && table.length() >= 12) {
-                checksum -= table.i32(HEAD_ADJUSTMENT);
-            }
-            out.tag(entry.getKey()).u32(checksum).u32(offset).u32(table.length());
+            out.tag(entry.getKey())
+                    .u32(checksum(entry.getKey(), table))
+                    .u32(offset)
+                    .u32(table.length());
             offset += (table.length() + 3) & ~3;
         }
         int head = -1;
@@ -42,5 +41,11 @@ public final class SfntWriter {
             out.putU32(head + HEAD_ADJUSTMENT, ADJUSTMENT_BASE - sum);
         }
         return out.toArray();
+    }
+
+    /** That of {@code head} counts its own adjustment as zero. */
+    static int checksum(String tag, ByteView table) {
+        boolean adjusted = tag.equals("head") && table.length() >= 12;
+        return table.checksum() - (adjusted ? table.i32(HEAD_ADJUSTMENT) : 0);
     }
 }

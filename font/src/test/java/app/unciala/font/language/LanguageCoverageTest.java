@@ -1,6 +1,7 @@
 package app.unciala.font.language;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.font.file.FontReader;
 import app.unciala.font.table.CmapTable;
@@ -39,5 +40,17 @@ class LanguageCoverageTest {
         assertThat(LanguageCoverage.covered(polish.stream().toArray())).doesNotContain("pl");
         assertThat(LanguageCoverage.covered(new int[0])).isEmpty();
         assertThat(LanguageCoverage.name("pl")).isEqualTo("Polish");
+    }
+
+    @Test
+    void lettersOfLoanWordsComeOnRequest() {
+        assertThat(Exemplars.of("en").get('é')).isFalse();
+        assertThat(Exemplars.auxiliary("en").get('é')).isTrue();
+        assertThat(Exemplars.auxiliary("en").get('É')).isTrue();
+        assertThat(Exemplars.auxiliary("en").get('e')).isFalse();
+        assertThat(Exemplars.auxiliary("de").get('ß'))
+                .as("a letter of the language itself")
+                .isFalse();
+        assertThatThrownBy(() -> Exemplars.auxiliary("qqx")).isInstanceOf(IllegalArgumentException.class);
     }
 }
