@@ -9,6 +9,7 @@ import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.sfnt.SfntWriter;
 import app.unciala.font.svg.SvgFontWriter;
 import app.unciala.font.woff.WoffWriter;
+import app.unciala.font.woff2.Compression;
 import app.unciala.font.woff2.Woff2Writer;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +26,7 @@ public final class FontWriter {
     public static byte[] write(Sfnt source, FontFormat format) {
         Sfnt face = withoutEmpty(source);
         return switch (format) {
-            case WOFF2 -> Woff2Writer.write(face);
+            case WOFF2 -> Woff2Writer.write(face, Compression.SMALLEST);
             case WOFF -> WoffWriter.write(face);
             case EOT -> EotWriter.write(face);
             case SVG -> SvgFontWriter.write(face);
@@ -41,6 +42,16 @@ public final class FontWriter {
             }
             case COLLECTION -> throw new FontException("file", -1, "cannot be written as a collection of one");
         };
+    }
+
+    /**
+     * Writes a face as WOFF 2.0 to be shown at once: up to an eighth larger than {@link #write} makes it, and many times
+     * quicker.
+     *
+     * @throws FontException if the outlines of the face are damaged
+     */
+    public static byte[] writeQuickly(Sfnt face) {
+        return Woff2Writer.write(withoutEmpty(face), Compression.QUICK);
     }
 
     /**

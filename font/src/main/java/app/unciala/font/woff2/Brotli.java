@@ -15,26 +15,32 @@ final class Brotli {
         Brotli4jLoader.ensureAvailability();
     }
 
-    private static final Encoder.Parameters FONT =
-            Encoder.Parameters.create(11).setMode(Encoder.Mode.FONT).setWindow(22);
+    private static final int SMALLEST_WINDOW = 16;
+    private static final int LARGEST_WINDOW = 22;
 
     private Brotli() {}
 
-    private static final Encoder.Parameters QUICK =
-            Encoder.Parameters.create(5).setMode(Encoder.Mode.FONT).setWindow(22);
-
-    static byte[] compress(byte[] plain) {
-        return compress(plain, FONT);
+    static byte[] compress(byte[] plain, Compression compression) {
+        return compress(plain, compression.quality());
     }
 
     /** About how long the bytes are once compressed, at a hundredth of the time; for telling encodings apart. */
     static int roughLength(byte[] plain) {
-        return compress(plain, QUICK).length;
+        return compress(plain, 5).length;
     }
 
-    private static byte[] compress(byte[] plain, Encoder.Parameters parameters) {
+    /** As many bits as the length takes, as the encoder clears tables of a size that goes by the window. */
+    private static int windowFor(int length) {
+        return Math.max(SMALLEST_WINDOW, Math.min(LARGEST_WINDOW, Integer.SIZE - Integer.numberOfLeadingZeros(length)));
+    }
+
+    private static byte[] compress(byte[] plain, int quality) {
         try {
-            return Encoder.compress(plain, parameters);
+            return Encoder.compress(
+                    plain,
+                    Encoder.Parameters.create(quality)
+                            .setMode(Encoder.Mode.FONT)
+                            .setWindow(windowFor(plain.length)));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -40,7 +40,7 @@ public final class Woff2Writer {
      * @throws FontException if the face is damaged, or consists so much of zeros or repeats that browsers would refuse to
      *     unpack the file
      */
-    public static byte[] write(Sfnt source) {
+    public static byte[] write(Sfnt source, Compression compression) {
         Sfnt face = source.without("DSIG");
         boolean outlines = face.table("glyf").isPresent() && face.table("loca").isPresent();
         Optional<GlyfTransform> glyf = outlines ? Optional.of(transform(face)) : Optional.empty();
@@ -61,7 +61,7 @@ public final class Woff2Writer {
             }
             plain.bytes(entry.bytes());
         }
-        byte[] packed = Brotli.compress(plain.toArray());
+        byte[] packed = Brotli.compress(plain.toArray(), compression);
         int length = (48 + directory.size() + packed.length + 3) & ~3;
         if (plain.size() > (long) MOST_EXPANSION * length) {
             throw new FontException(

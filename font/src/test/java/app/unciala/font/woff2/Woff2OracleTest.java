@@ -3,13 +3,16 @@ package app.unciala.font.woff2;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.unciala.font.FontFormat;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.file.FontReader;
+import app.unciala.font.file.FontWriter;
 import app.unciala.font.glyf.GlyfTable;
 import app.unciala.font.glyf.SimpleGlyph;
 import app.unciala.font.report.FaceReport;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.testing.RealFonts;
+import app.unciala.testing.Tool;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,6 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Our WOFF 2.0 against the reference tools, both ways, on real fonts. */
 class Woff2OracleTest {
@@ -39,7 +43,7 @@ class Woff2OracleTest {
     void theReferenceToolsReadOursAndWeReadTheirs(Path source) throws Exception {
         byte[] bytes = RealFonts.bytes(source);
         Sfnt original = FontReader.read(bytes).faces().get(0);
-        byte[] ours = Woff2Writer.write(original);
+        byte[] ours = Woff2Writer.write(original, Compression.SMALLEST);
         keepForTheBrowserTests(source, ours);
         run("woff2_decompress", Files.write(folder.resolve("ours.woff2"), ours));
         Sfnt decoded = FontReader.read(Files.readAllBytes(folder.resolve("ours.ttf")))
@@ -64,10 +68,28 @@ class Woff2OracleTest {
         assertThat(ourBytes).isPositive().isLessThanOrEqualTo(theirBytes);
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"Lato-Regular.ttf", "Cantarell-Regular.otf", "DejaVuSans.ttf", "Inter.var.ttf"})
+    void whatIsWrittenQuicklyIsTheSameFontInAtMostAnEighthMoreBytes(String name, @TempDir Path folder)
+            throws Exception {
+        Sfnt face =
+                FontReader.read(RealFonts.bytes(RealFonts.named(name))).faces().get(0);
+        byte[] quick = FontWriter.writeQuickly(face);
+        byte[] smallest = FontWriter.write(face, FontFormat.WOFF2);
+        assertThat(quick.length).isBetween(smallest.length, smallest.length * 9 / 8);
+        Path file = Files.write(folder.resolve("quick.woff2"), quick);
+        Tool.run("woff2_decompress", file);
+        Sfnt theirs = FontReader.read(Files.readAllBytes(folder.resolve("quick.ttf")))
+                .faces()
+                .get(0);
+        assertSame(theirs, FontReader.read(smallest).faces().get(0));
+    }
+
     @Test
     void theSameFaceGivesTheSameBytes() {
         Sfnt face = FontReader.read(RealFonts.cff()).faces().get(0);
-        assertThat(Woff2Writer.write(face)).isEqualTo(Woff2Writer.write(face));
+        assertThat(Woff2Writer.write(face, Compression.SMALLEST))
+                .isEqualTo(Woff2Writer.write(face, Compression.SMALLEST));
     }
 
     /** Every table byte for byte, except those that a WOFF 2.0 encoder may rewrite, which are compared by content. */

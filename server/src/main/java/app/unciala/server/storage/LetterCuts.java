@@ -1,7 +1,6 @@
 package app.unciala.server.storage;
 
 import app.unciala.font.FontException;
-import app.unciala.font.FontFormat;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.sfnt.Sfnt;
@@ -62,7 +61,7 @@ public class LetterCuts {
             SubsetPlan plan = SubsetPlan.ofText(letters).withoutHinting();
             SubsetPlan kept =
                     letters.codePoints().allMatch(LetterCuts::standsAlone) ? plan.withFeatures("kern"::equals) : plan;
-            return FontWriter.write(Subsetter.subset(face, kept), FontFormat.WOFF2);
+            return FontWriter.writeQuickly(Subsetter.subset(face, kept));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
