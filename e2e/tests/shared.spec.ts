@@ -165,3 +165,19 @@ test("a wrong password is refused, and a backup is made from the settings", asyn
   await page.getByRole("button", { name: "Make a backup" }).click();
   await expect(page.getByRole("link", { name: /^unciala-.*\.zip$/ })).toBeVisible({ timeout: 60_000 });
 });
+
+test("what others made is named with its licenses", async ({ page, request }) => {
+  await signIn(page);
+  await page.goto("/settings");
+  for (const [link, words] of [
+    ["Libraries of the server", "Apache License"],
+    ["Packages of the interface", "Name: react"],
+    ["Typefaces", "SIL OPEN FONT LICENSE"],
+  ] as const) {
+    const address = await page.getByRole("link", { name: link }).getAttribute("href");
+    const answer = await request.get(address!);
+    expect(answer.status(), link).toBe(200);
+    expect(answer.headers()["content-type"]).toContain("text/plain");
+    expect((await answer.text()).toUpperCase()).toContain(words.toUpperCase());
+  }
+});

@@ -16,7 +16,7 @@ import { useUnsaved } from "../shared/parts/unsaved";
 import { BackupSection } from "./BackupSection";
 import { CalendarSection } from "./CalendarSection";
 import { PrivateHosts } from "./PrivateHosts";
-import { words } from "./words";
+import { notices, words } from "./words";
 
 export function SettingsPage() {
   const who = useWho().data;
@@ -51,7 +51,27 @@ export function SettingsPage() {
           <PrivateHosts />
         </Line>
       )}
+      <Line>
+        <Notices />
+      </Line>
     </Leaf>
+  );
+}
+
+/** What others made that goes along, with its licenses; the build writes the files. */
+function Notices() {
+  return (
+    <>
+      <h2 className="section">{words.notices}</h2>
+      <p className="quiet">{words.noticesAre}</p>
+      <p className="in-a-row">
+        {notices.map(([file, what]) => (
+          <a key={file} href={`/notices/${file}.txt`} target="_blank" rel="noreferrer">
+            {what}
+          </a>
+        ))}
+      </p>
+    </>
   );
 }
 

@@ -30,6 +30,8 @@ export const words = {
   makeCalendar: "Make an address",
   newCalendar: "Make a new address",
   closeCalendar: "Close the calendar",
+  notices: "Made by others",
+  noticesAre: "Open-source packages and typefaces that Unciala is delivered with, and their licenses.",
   privateHosts: "Hosts inside",
   privateHostsAre: "that checks of pages may connect to, each with its port",
   noPrivateHost: "None: checks connect to the public Internet only.",
@@ -53,3 +55,10 @@ export function read(check: { running: boolean; done: number; total: number }): 
     ? `${number(check.done)} of ${count(check.total, "file")} read`
     : `${count(check.total, "file")} read`;
 }
+
+/** The files of notices that the build writes, each with what it is of. */
+export const notices = [
+  ["server", "Libraries of the server"],
+  ["interface", "Packages of the interface"],
+  ["typefaces", "Typefaces"],
+] as const;
