@@ -48,6 +48,31 @@ test("text paints the same pixels in what we write as in the source", async ({ p
   expect(one.equals(await picture(page, "Lato-Italic.woff2", "AVATAR", ""))).toBe(false);
 });
 
+test("a formula is set the same in a cut as in the mathematical font", async ({ page }) => {
+  const formula = `<math display="block"><mrow><mo>(</mo><mfrac><mrow><mi>x</mi><mo>+</mo><mn>1</mn></mrow>
+    <mfrac><mn>2</mn><mfrac><mn>3</mn><mn>4</mn></mfrac></mfrac></mfrac><mo>)</mo></mrow>
+    <msqrt><mfrac><mi>a</mi><mfrac><mi>b</mi><mn>5</mn></mfrac></mfrac></msqrt>
+    <mrow><mo>[</mo><mrow><mo>{</mo><mfrac><mn>6</mn><mn>7</mn></mfrac><mo>}</mo></mrow><mo>]</mo></mrow>
+    <munderover><mo>∑</mo><mrow><mi>i</mi><mo>=</mo><mn>0</mn></mrow><mo>∞</mo></munderover>
+    <msubsup><mo>∫</mo><mn>0</mn><mi>n</mi></msubsup></math>`;
+  const set = async (font: string) => {
+    await page.setContent(
+      `<style>@font-face{font-family:f;src:url(${dataUrl(font)})} body{margin:0;background:#fff}
+       math{font:48px f;padding:20px;width:max-content}</style>${formula}`,
+    );
+    await page.evaluate(() => document.fonts.load("48px f"));
+    expect(await page.evaluate(() => document.fonts.size === 1 && [...document.fonts][0]?.status)).toBe("loaded");
+    // Brackets that are pieced together are taller than a letter.
+    const height = await page
+      .locator("mo")
+      .first()
+      .evaluate((mo) => mo.getBoundingClientRect().height);
+    expect(height).toBeGreaterThan(120);
+    return page.locator("math").screenshot();
+  };
+  expect(await set("mathematics-cut.woff2")).toEqual(await set("mathematics-source.ttf"));
+});
+
 test("a paragraph takes the same room in the fallback as in the font", async ({ page }) => {
   const css = readFileSync(join(fallback, "fallback.css"), "utf8").replace(
     /local\("[^"]*"\)/,

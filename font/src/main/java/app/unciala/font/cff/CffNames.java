@@ -21,6 +21,10 @@ public final class CffNames {
             Set.of(CffDict.CHARSET, CffDict.ENCODING, CffDict.CHAR_STRINGS, CffDict.FD_SELECT);
 
     private static final int LAST_PREDEFINED = 2;
+    /** The header: version, its own length, and the size of offsets, which no reader looks at. */
+    private static final int HEADER = 4;
+
+    private static final int OFFSET_SIZE = 4;
 
     private final ByteView table;
     private final CffDict top;
@@ -60,12 +64,13 @@ public final class CffNames {
         byte[] names = CffIndex.write(List.of(bytes(postScriptName)), false);
         byte[] stringIndex = CffIndex.write(all, false);
         // Offsets take five bytes each, so that the length does not hang on their values.
-        int length = 4 + names.length + topDictIndex(0, 0).length + stringIndex.length;
+        int length = HEADER + names.length + topDictIndex(0, 0).length + stringIndex.length;
         int shift = length - strings.end();
         ByteView rest = table.from(strings.end());
         ByteSink out = new ByteSink(length + rest.length())
-                .bytes(table.slice(0, 3))
-                .u8(4)
+                .bytes(table.slice(0, 2))
+                .u8(HEADER)
+                .u8(OFFSET_SIZE)
                 .bytes(names)
                 .bytes(topDictIndex(shift, length + rest.length()))
                 .bytes(stringIndex)
@@ -73,9 +78,7 @@ public final class CffNames {
         if (top.offset(CffDict.FD_ARRAY).isPresent()) {
             out.bytes(fontDicts(top.offset(CffDict.FD_ARRAY).get(), shift));
         }
-        byte[] written = out.toArray();
-        written[2] = 4;
-        return written;
+        return out.toArray();
     }
 
     /** Font DICTs say where their private DICTs are, so they are written anew behind all else. */

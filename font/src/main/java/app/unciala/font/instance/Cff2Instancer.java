@@ -30,11 +30,8 @@ final class Cff2Instancer {
             outlines.add(outline);
             bearings[glyph] = outline.isEmpty() ? bearings[glyph] : leftmost(outline.coordinates());
         }
-        String name = NameTable.read(face).best(NameTable.POSTSCRIPT_NAME).orElse("Static");
-        // PostScript names have no spaces and no brackets.
-        name = name.replaceAll("[^!-~]|[\\[\\](){}<>/%]", "");
-        byte[] cff =
-                CffWriter.write(name, outlines, advances, HeadTable.read(face).unitsPerEm());
+        byte[] cff = CffWriter.write(
+                postScriptName(face), outlines, advances, HeadTable.read(face).unitsPerEm());
         Sfnt settled =
                 new HmtxTable(advances, bearings).replaceIn(face.without("CFF2").with("CFF ", cff), "hhea", "hmtx");
         if (face.table("VVAR").isEmpty() || face.table("vmtx").isEmpty()) {
@@ -43,6 +40,14 @@ final class Cff2Instancer {
         HmtxTable vertical = HmtxTable.read(face, "vhea", "vmtx");
         int[] heights = MetricsVariation.advancesAt(face, "VVAR", location, vertical.advances());
         return new HmtxTable(heights, vertical.leftSideBearings()).replaceIn(settled, "vhea", "vmtx");
+    }
+
+    /** PostScript names have no spaces and no brackets. */
+    private static String postScriptName(Sfnt face) {
+        return NameTable.read(face)
+                .best(NameTable.POSTSCRIPT_NAME)
+                .map(name -> name.replaceAll("[^!-~]|[\\[\\](){}<>/%]", ""))
+                .orElse("Static");
     }
 
     private static int leftmost(double[] coordinates) {

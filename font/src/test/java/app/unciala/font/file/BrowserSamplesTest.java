@@ -81,6 +81,21 @@ class BrowserSamplesTest {
         assertThat(cut.length).isLessThan(source.length / 100);
     }
 
+    /** e2e/tests/engine.spec.ts sets a formula in both, whose brackets and roots grow by {@code MathVariants}. */
+    @Test
+    void aMathematicalFontIsCut() throws Exception {
+        byte[] source = RealFonts.bytes(RealFonts.named("DejaVuMathTeXGyre.ttf"));
+        write("mathematics-source.ttf", source);
+        BitSet kept = new BitSet();
+        "√∑∫∞".codePoints().forEach(kept::set);
+        // The system's automatic hinting lines letters up by others of their script, so all of these are kept.
+        kept.set(0x20, 0x7F);
+        kept.set(0x1D434, 0x1D468);
+        byte[] cut = FontWriter.write(Subsetter.subset(read(source), kept), FontFormat.WOFF2);
+        write("mathematics-cut.woff2", cut);
+        assertThat(cut.length).isLessThan(source.length / 4);
+    }
+
     /** The output is beside a text file: its source, the variation settings for the source, and the text, a line each. */
     private static void pair(String name, byte[] bytes, String source, String variation, String text)
             throws IOException {
