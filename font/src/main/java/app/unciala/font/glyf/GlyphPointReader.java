@@ -1,5 +1,14 @@
 package app.unciala.font.glyf;
 
+import static app.unciala.font.glyf.PointFlags.ON_CURVE;
+import static app.unciala.font.glyf.PointFlags.OVERLAP_SIMPLE;
+import static app.unciala.font.glyf.PointFlags.REPEAT;
+import static app.unciala.font.glyf.PointFlags.RESERVED;
+import static app.unciala.font.glyf.PointFlags.X_SAME_OR_POSITIVE;
+import static app.unciala.font.glyf.PointFlags.X_SHORT;
+import static app.unciala.font.glyf.PointFlags.Y_SAME_OR_POSITIVE;
+import static app.unciala.font.glyf.PointFlags.Y_SHORT;
+
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.outline.GlyphPoints;
@@ -10,14 +19,6 @@ import java.util.Arrays;
  * takes is spent here. Coordinates are absolute, in font units.
  */
 public final class GlyphPointReader implements GlyphPoints.Source {
-    private static final int ON_CURVE = 0x01;
-    private static final int X_SHORT = 0x02;
-    private static final int Y_SHORT = 0x04;
-    private static final int REPEAT = 0x08;
-    private static final int X_SAME_OR_POSITIVE = 0x10;
-    private static final int Y_SAME_OR_POSITIVE = 0x20;
-    private static final int OVERLAP_SIMPLE = 0x40;
-    private static final int RESERVED = 0x80;
 
     private int contours;
     private int points;

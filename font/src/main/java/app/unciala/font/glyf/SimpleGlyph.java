@@ -1,5 +1,13 @@
 package app.unciala.font.glyf;
 
+import static app.unciala.font.glyf.PointFlags.ON_CURVE;
+import static app.unciala.font.glyf.PointFlags.OVERLAP_SIMPLE;
+import static app.unciala.font.glyf.PointFlags.REPEAT;
+import static app.unciala.font.glyf.PointFlags.X_SAME_OR_POSITIVE;
+import static app.unciala.font.glyf.PointFlags.X_SHORT;
+import static app.unciala.font.glyf.PointFlags.Y_SAME_OR_POSITIVE;
+import static app.unciala.font.glyf.PointFlags.Y_SHORT;
+
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 
@@ -9,13 +17,6 @@ import app.unciala.font.bytes.ByteView;
  */
 public record SimpleGlyph(
         int[] contourEnds, boolean[] onCurve, int[] xs, int[] ys, byte[] instructions, boolean overlaps) {
-    private static final int ON_CURVE = 0x01;
-    private static final int X_SHORT = 0x02;
-    private static final int Y_SHORT = 0x04;
-    private static final int REPEAT = 0x08;
-    private static final int X_SAME_OR_POSITIVE = 0x10;
-    private static final int Y_SAME_OR_POSITIVE = 0x20;
-    private static final int OVERLAP_SIMPLE = 0x40;
 
     /** Reads the glyph whose description, header and all, the view holds. */
     public static SimpleGlyph read(ByteView glyph) {
