@@ -16,7 +16,7 @@ public final class Work {
     /**
      * Counts steps.
      *
-     * @throws FontException once more steps are spent than any sound table needs
+     * @throws FontException after more steps than any undamaged table needs
      */
     public void spend(long count) {
         steps += count;

@@ -63,7 +63,7 @@ public record CffFont(
                 Optional.empty());
     }
 
-    /** The top DICT stands bare after the header, and there are no names or strings. */
+    /** In CFF2 the top DICT follows the header without an INDEX around it, and there are no names or strings. */
     private static CffFont readCff2(ByteView table) {
         int headerSize = table.u8(2);
         int topLength = table.u16(3);

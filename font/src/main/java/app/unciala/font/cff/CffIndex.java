@@ -14,7 +14,7 @@ public final class CffIndex {
     private final int offsetsAt;
     private final int dataAt;
     private final int end;
-    /** Subroutines are asked for again and again. */
+    /** Objects that were read before, as subroutines are called many times. */
     private @Nullable ByteView @Nullable [] known;
 
     private CffIndex(ByteView table, int count, int offSize, int offsetsAt, int dataAt, int end) {

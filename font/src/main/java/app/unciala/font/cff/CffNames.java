@@ -63,7 +63,7 @@ public final class CffNames {
         all.addAll(added);
         byte[] names = CffIndex.write(List.of(bytes(postScriptName)), false);
         byte[] stringIndex = CffIndex.write(all, false);
-        // Offsets take five bytes each, so that the length does not hang on their values.
+        // Offsets take five bytes each, so that the length does not depend on their values.
         int length = HEADER + names.length + topDictIndex(0, 0).length + stringIndex.length;
         int shift = length - strings.end();
         ByteView rest = table.from(strings.end());

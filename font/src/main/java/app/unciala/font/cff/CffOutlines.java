@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
-/** The outlines of a {@code CFF } or {@code CFF2} table, of variable ones at one place. Not for several threads. */
+/** The outlines of a {@code CFF } or {@code CFF2} table, of variable ones at one location. Not for several threads. */
 public final class CffOutlines implements Outlines {
     private static final Pattern NAME = Pattern.compile("[!-~&&[^\\[\\](){}<>/%]]*");
 

@@ -74,7 +74,7 @@ public final class ColorLayers {
         }
 
         void paint(ByteView paint, int depth) {
-            // A window that ends with its table is told from others by its length.
+            // Every view of a paint ends with the table, so its length tells which paint it is.
             if (!seen.add(paint.length())) {
                 return;
             }

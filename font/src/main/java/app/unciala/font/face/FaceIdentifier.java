@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Settles what face a file holds. The order, where sources disagree:
+ * Determines which face a file holds. Where sources disagree, this order decides:
  *
  * <ol>
  *   <li>family: name 21, which is there when name 17 says more than weight, width and slope; name 16, followed by a
@@ -69,7 +69,7 @@ public final class FaceIdentifier {
     }
 
     /**
-     * Settles the identity.
+     * Determines the identity of a face.
      *
      * @throws FontException if the file has no family name, or a table it needs is damaged
      */
@@ -124,7 +124,9 @@ public final class FaceIdentifier {
         return confirmed ? name.substring(0, name.length() - style.length()).strip() : name;
     }
 
-    /** The words at the end of a family name that name a style, never the whole name; with or without words for widths. */
+    /**
+     * The words at the end of a family name that name a style, never the whole name; with or without words for widths.
+     */
     private static String trailingStyle(String name, boolean widths) {
         int from = name.length();
         while (true) {

@@ -61,7 +61,7 @@ public final class FontReader {
         };
     }
 
-    /** Bitmap fonts have outlines in name only: an empty table, or none. */
+    /** Bitmap fonts have no outlines: an outline table without bytes, or none. */
     private static void requireOutlines(Sfnt face) {
         boolean bitmaps = face.table("EBDT").isPresent() || face.table("bdat").isPresent();
         boolean outlines = face.table("CFF ").isPresent()

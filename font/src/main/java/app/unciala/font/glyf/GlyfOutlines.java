@@ -19,11 +19,11 @@ public final class GlyfOutlines implements Outlines {
 
     private final GlyfTable table;
     private final GlyphPointReader reader = new GlyphPointReader();
-    /** Letters that composites are made of, kept since each is used many times. */
+    /** Glyphs that serve as components, kept because many composites share them. */
     private final @Nullable GlyphPoints[] parts;
 
     private int partPoints;
-    /** The first one found: where one glyph is wrong, many are. */
+    /** Only the first problem is kept: where one glyph is damaged, many are. */
     private final List<Problem> problems = new ArrayList<>();
 
     public GlyfOutlines(Sfnt face) {

@@ -64,7 +64,7 @@ public final class Coverage {
         return true;
     }
 
-    /** In fonts whose glyphs are out of order, or given twice, counts what a shaper's binary search comes upon. */
+    /** Where glyphs are out of order or given twice, the index is the one that a shaper's binary search finds. */
     private void asSearched(BitSet glyphs, Visitor visitor) {
         work.spend(4L * glyphs.cardinality());
         glyphs.stream().forEach(glyph -> {

@@ -8,8 +8,8 @@ import app.unciala.font.variation.VariationStoreCut;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What becomes of device tables beside values: those of variable fonts are kept with their rows numbered anew, or
- * settled at a location; those for pixel sizes are kept with hinting and go without it.
+ * What becomes of device tables beside values: those of variable fonts are kept with new row numbers, or their deltas
+ * are applied at a location; those for pixel sizes are kept together with hinting.
  */
 public final class Devices {
     private static final int VARIATION_INDEX = 0x8000;

@@ -5,8 +5,8 @@ import app.unciala.font.layout.packing.Block;
 
 /**
  * One rule of a contextual lookup (OpenType 1.9, "Sequence context" and "Chained sequence context", formats 1 and 2):
- * what stands before it, nearest first; the input after its first glyph; what stands behind; and which lookups then
- * apply where. Backtrack, input and lookahead hold glyphs or classes; records hold a position and a lookup by turns.
+ * the backtrack sequence, nearest glyph first; the input sequence without its first glyph; the lookahead sequence; and
+ * the sequence lookup records, each a position followed by a lookup. The three sequences hold glyphs or classes.
  */
 public record SequenceRule(int[] backtrack, int[] input, int[] lookahead, int[] records) {
     private static final int[] NONE = {};

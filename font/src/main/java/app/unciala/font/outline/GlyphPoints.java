@@ -5,7 +5,7 @@ import java.util.Arrays;
 
 /**
  * The points of one glyph in font units, contour by contour, as its outline table has them: on the curve, or off it as
- * the control point of a quadratic or a cubic one. Made to be filled again and again.
+ * the control point of a quadratic or a cubic one. One object serves for many glyphs, one after the other.
  */
 public final class GlyphPoints {
     /** A point on the curve. */
@@ -44,7 +44,7 @@ public final class GlyphPoints {
         whole = true;
     }
 
-    /** Adds a point; whoever adds fractions says so at the end by {@link #markFractions}. */
+    /** Adds a point. A caller that adds fractions of a font unit calls {@link #markFractions} at the end. */
     public void add(double x, double y, byte kind) {
         if (count == xs.length) {
             makeRoom(count + 1);
@@ -92,7 +92,7 @@ public final class GlyphPoints {
         }
     }
 
-    /** Ends the contour with the point added last; one without points is none. */
+    /** Ends the contour with the point added last; a contour without points is not added. */
     public void endContour() {
         if (count == (contours == 0 ? 0 : ends[contours - 1] + 1)) {
             return;

@@ -26,7 +26,7 @@ import java.util.SortedSet;
  * @param cutDown signs that the face was cut to some characters, empty for one that looks whole
  * @param marks words that say the face is not for general use
  * @param opticalSize the sizes it is drawn for, in points
- * @param instances the named places of a variable face
+ * @param instances the named instances of a variable face
  */
 public record FaceDetails(
         String designer,
@@ -43,7 +43,7 @@ public record FaceDetails(
         List<UseMarks.Mark> marks,
         Optional<Range> opticalSize,
         List<Instance> instances) {
-    /** A named place: its values by axis tag, in the axes' own scales. */
+    /** A named instance: its values by axis tag, in the axes' own scales. */
     public record Instance(String name, Map<String, Double> at) {}
 
     static FaceDetails of(Sfnt face, NameTable names, CmapTable cmap) {

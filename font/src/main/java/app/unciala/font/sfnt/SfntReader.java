@@ -13,7 +13,7 @@ import java.util.TreeMap;
 /** Reads the table directory of a bare font, or those of a collection (OpenType 1.9, "Font file"). */
 public final class SfntReader {
     private static final int MAX_FACES = 256;
-    /** What is wrong with the directory only is mended by writing the font anew. */
+    /** Ends the message of a fault of the table directory alone, which writing the font again corrects. */
     private static final String REFUSED = "; browsers refuse the file until it is converted";
 
     private SfntReader() {}

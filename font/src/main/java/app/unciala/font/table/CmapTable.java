@@ -207,7 +207,7 @@ public final class CmapTable {
         glyphs[size++] = glyph;
     }
 
-    /** Segments out of order are legal enough to be met; a code point given twice keeps its first glyph. */
+    /** Some fonts have segments that are not in order. A code point that is given twice keeps its first glyph. */
     private void sort() {
         boolean ordered = true;
         for (int i = 1; i < size && ordered; i++) {

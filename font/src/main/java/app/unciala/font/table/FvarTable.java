@@ -7,12 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** {@code fvar}: the axes of a variable font, and the places on them that have a name. */
+/** {@code fvar}: the axes of a variable font, and its named instances. */
 public record FvarTable(List<Axis> axes, List<Instance> instances) {
     /** One axis with its range and default in the axis's own scale. */
     public record Axis(String tag, double min, double defaultValue, double max) {}
 
-    /** A named instance: the number of its name in {@code name}, and its place, axis by axis. */
+    /** A named instance: the number of its name in {@code name}, and its value on each axis. */
     public record Instance(int nameId, List<Double> coordinates) {
         public Instance {
             coordinates = List.copyOf(coordinates);

@@ -49,7 +49,7 @@ public record HmtxTable(int[] advances, int[] leftSideBearings) {
         return new HmtxTable(advances, bearings);
     }
 
-    /** How many advances have to be written: equal ones at the end are written once. */
+    /** How many advances have to be written: of equal ones at the end, only the first. */
     public int numberOfHMetrics() {
         int count = advances.length;
         while (count > 1 && advances[count - 2] == advances[count - 1]) {

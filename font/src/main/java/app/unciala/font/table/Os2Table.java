@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** {@code OS/2}: weight and width class, style bits, embedding permission, PANOSE, ranges served, metrics in font units. */
+/**
+ * {@code OS/2}: weight and width class, style bits, embedding permission, PANOSE, ranges served, metrics in font units.
+ */
 public record Os2Table(
         int version,
         List<Integer> unicodeRanges,
@@ -32,7 +34,9 @@ public record Os2Table(
     public static final int OBLIQUE = 1 << 9;
     private static final int USE_TYPO_METRICS = 1 << 7;
 
-    /** The table, or nothing for the old TrueType fonts that have none or a stump of it. */
+    /**
+     * The table, or nothing where there is none, or where it is shorter than version 0, as in some old TrueType fonts.
+     */
     public static Optional<Os2Table> read(Sfnt face) {
         return face.table("OS/2").filter(table -> table.length() >= 78).map(Os2Table::read);
     }

@@ -41,7 +41,7 @@ public final class ItemVariationStore {
         return regions.slice(0, 4 + 6 * axisCount() * regionCount());
     }
 
-    /** Where a region counts in full. */
+    /** The peak of a region, where its deltas apply in full. */
     public Location peak(int region) {
         double[] coordinates = new double[axisCount()];
         for (int axis = 0; axis < coordinates.length; axis++) {
@@ -102,7 +102,9 @@ public final class ItemVariationStore {
         return row;
     }
 
-    /** What the row adds at a location, not rounded; nothing for the row 0xFFFF/0xFFFF, which stands for no variation. */
+    /**
+     * What the row adds at a location, not rounded; nothing for the row 0xFFFF/0xFFFF, which stands for no variation.
+     */
     public double delta(int outer, int inner, Location location) {
         if (!has(outer, inner)) {
             return 0;
@@ -116,7 +118,7 @@ public final class ItemVariationStore {
         return delta;
     }
 
-    /** How much a region counts at a location, in [0, 1]. */
+    /** The scalar of a region at a location, in [0, 1]. */
     public double scalar(int region, Location location) {
         ByteView bytes = region(region);
         double scalar = 1;

@@ -10,8 +10,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A place on the axes of a variable font, each coordinate normalized to -1 at the axis's minimum, 0 at its default and
- * 1 at its maximum, and bent by {@code avar} (OpenType 1.9, "Coordinate scales and normalization").
+ * A location in the design space of a variable font: one coordinate for each axis, normalized to -1 at the axis's
+ * minimum, 0 at its default and 1 at its maximum, and then mapped by {@code avar} (OpenType 1.9, "Coordinate scales and
+ * normalization").
  */
 public final class Location {
     private final double[] coordinates;
@@ -21,7 +22,7 @@ public final class Location {
     }
 
     /**
-     * The place with these values, in the axes' own scales; an axis not named stands at its default.
+     * The location with these values, in the axes' own scales; an axis not named stands at its default.
      *
      * @throws FontException if the face is not variable, has no such axis, or the value lies outside the axis
      */
@@ -51,7 +52,7 @@ public final class Location {
         return new Location(coordinates);
     }
 
-    /** Coordinates already normalized and bent. */
+    /** Coordinates that are normalized and mapped by {@code avar} already. */
     public static Location normalized(double... coordinates) {
         return new Location(coordinates.clone());
     }

@@ -18,7 +18,9 @@ public final class VariationStoreCut {
         this.store = store;
     }
 
-    /** The new numbers of a row, the set's in the upper 16 bits, in the order of first use; -1 if there is no such row. */
+    /**
+     * The new numbers of a row, the set's in the upper 16 bits, in the order of first use; -1 if there is no such row.
+     */
     public int use(int outer, int inner) {
         if (!store.has(outer, inner)) {
             return -1;
@@ -32,7 +34,10 @@ public final class VariationStoreCut {
         return sets.isEmpty();
     }
 
-    /** Columns that are zero in all rows go, as do regions no column is left for; widths are the least that do. */
+    /**
+     * Leaves out columns that are zero in all rows, and regions without a column; each column is as narrow as its
+     * values allow.
+     */
     public byte[] write() {
         List<Column[]> columns = new ArrayList<>();
         BitSet usedRegions = new BitSet();

@@ -1,6 +1,6 @@
 package app.unciala.font.woff2;
 
-/** How hard a WOFF 2.0 file is compressed; readers take all alike. */
+/** How much work goes into compressing a WOFF 2.0 file; every reader takes the result. */
 public enum Compression {
     /** As small as Brotli makes it, which takes about two milliseconds for a kilobyte. */
     SMALLEST(11),

@@ -36,13 +36,16 @@ import app.unciala.font.cff.CharStringNumbers;
 import java.util.Optional;
 
 /**
- * Writes one charstring with its subroutines put in where they are called, and without its hints if wished. Brotli
+ * Writes one charstring with each subroutine call replaced by the subroutine, and without hints on request. Brotli
  * finds what repeats between glyphs better than subroutines do.
  */
 final class CharStringFlattener {
     private static final int MAX_DEPTH = 10;
     private static final int MAX_BYTES = 1 << 20;
-    /** What the operators after an escape, up to roll, add to or take from the stack; roll and put are counted the same way. */
+    /**
+     * What the operators after an escape, up to roll, add to or take from the stack; roll and put are counted the same
+     * way.
+     */
     private static final int[] EFFECT = new int[31];
 
     static {

@@ -16,7 +16,7 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
-/** Writes the layout tables of a face anew: for the glyphs that are left, or for one place of a variable font. */
+/** Writes the layout tables of a face anew: for the glyphs that are kept, or for one location of a variable font. */
 public final class LayoutCutter {
     private LayoutCutter() {}
 

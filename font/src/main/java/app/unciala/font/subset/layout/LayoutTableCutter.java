@@ -34,8 +34,8 @@ final class LayoutTableCutter {
     }
 
     /**
-     * The table's bytes. Where no feature does anything any more its scripts stay all the same: shapers set scripts that
-     * a font has in another way than those that it lacks, and marks in fonts without positioning on their own.
+     * The table's bytes. Where no feature does anything any more its scripts stay all the same: shapers set scripts
+     * that a font has in another way than those that it lacks, and marks in fonts without positioning on their own.
      */
     byte[] cut() {
         BitSet features = table.features(wanted);
@@ -50,8 +50,8 @@ final class LayoutTableCutter {
     }
 
     /**
-     * What is not contextual first: which lookups are left does not hang on the numbers of others, so contextual ones
-     * are tried once to see whether they stay and written once all numbers are known.
+     * Lookups that are not contextual come first. Whether a contextual lookup stays does not depend on the new numbers
+     * of others, so each is cut once to see whether it stays, and again when all numbers are known.
      */
     private void cutLookups(BitSet reached) {
         Arrays.fill(lookupNumbers, -1);
