@@ -75,6 +75,11 @@ public final class ByteSink {
         size = Math.min(size, length);
     }
 
+    public void putU24(int at, int value) {
+        putU16(at, value >>> 8);
+        array[at + 2] = (byte) value;
+    }
+
     public void putU16(int at, int value) {
         array[at] = (byte) (value >> 8);
         array[at + 1] = (byte) value;

@@ -56,6 +56,10 @@ public final class ByteView {
         return (short) u16(at);
     }
 
+    public int u24(int at) {
+        return u8(at) << 16 | u16(at + 1);
+    }
+
     public long u32(int at) {
         return i32(at) & 0xFFFFFFFFL;
     }

@@ -4,6 +4,7 @@ import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import java.util.BitSet;
 import java.util.HashSet;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntConsumer;
 
@@ -11,6 +12,9 @@ import java.util.function.IntConsumer;
 public final class ColorLayers {
     private static final int MAX_DEPTH = 64;
     private static final int MAX_PAINTS = 100_000;
+    private static final int MAX_LAYERS = 1 << 24;
+    private static final int BASE_GLYPH_LIST = 14;
+    private static final int LAYER_LIST = 18;
 
     private final ByteView colr;
 
@@ -25,25 +29,41 @@ public final class ColorLayers {
     /** Gives every glyph that the color glyph is painted with, directly. */
     public void parts(int glyph, IntConsumer found) {
         layers(glyph, found);
-        if (colr.u16(0) >= 1 && colr.u32(14) != 0) {
-            ByteView list = colr.from(colr.offset32(14));
-            long count = Math.min(list.u32(0), list.length() / 6);
-            int low = 0;
-            int high = (int) count - 1;
-            while (low <= high) {
-                int middle = (low + high) >>> 1;
-                int at = 4 + 6 * middle;
-                if (list.u16(at) == glyph) {
-                    new Painter(found).paint(list.from(list.offset32(at + 2)), 0);
-                    return;
-                }
-                if (list.u16(at) < glyph) {
-                    low = middle + 1;
-                } else {
-                    high = middle - 1;
-                }
+        paint(glyph).ifPresent(paint -> new Painter(found, new BitSet()).paint(paint, 0));
+    }
+
+    /** Adds the places in the list of layers that the paints of a color glyph lead to, directly. */
+    public void addLayers(int glyph, BitSet layers) {
+        paint(glyph).ifPresent(paint -> new Painter(part -> {}, layers).paint(paint, 0));
+    }
+
+    /** The first paint of a color glyph of version 1; the view ends with the table. */
+    public Optional<ByteView> paint(int glyph) {
+        if (colr.u16(0) < 1 || colr.u32(BASE_GLYPH_LIST) == 0) {
+            return Optional.empty();
+        }
+        ByteView list = colr.from(colr.offset32(BASE_GLYPH_LIST));
+        int low = 0;
+        int high = (int) Math.min(list.u32(0), list.length() / 6) - 1;
+        while (low <= high) {
+            int middle = (low + high) >>> 1;
+            int at = 4 + 6 * middle;
+            if (list.u16(at) == glyph) {
+                return Optional.of(list.from(list.offset32(at + 2)));
+            }
+            if (list.u16(at) < glyph) {
+                low = middle + 1;
+            } else {
+                high = middle - 1;
             }
         }
+        return Optional.empty();
+    }
+
+    /** The paint at a place in the list of layers; the view ends with the table. */
+    public ByteView layer(int number) {
+        ByteView layers = colr.from(colr.offset32(LAYER_LIST));
+        return layers.from(layers.offset32(4 + 4 * Math.min(number, Integer.MAX_VALUE / 8)));
     }
 
     private void layers(int glyph, IntConsumer found) {
@@ -66,11 +86,12 @@ public final class ColorLayers {
     /** Follows a graph of paints; each paint once. */
     private final class Painter {
         private final IntConsumer found;
+        private final BitSet layers;
         private final Set<Integer> seen = new HashSet<>();
-        private final BitSet layersSeen = new BitSet();
 
-        Painter(IntConsumer found) {
+        Painter(IntConsumer found, BitSet layers) {
             this.found = found;
+            this.layers = layers;
         }
 
         void paint(ByteView paint, int depth) {
@@ -82,42 +103,22 @@ public final class ColorLayers {
                 throw new FontException("COLR", -1, "nests paints too deeply or too often");
             }
             int format = paint.u8(0);
-            switch (format) {
-                case 1 -> {
-                    long first = paint.u32(2);
-                    ByteView layers = colr.from(colr.offset32(18));
-                    for (int i = 0; i < paint.u8(1); i++) {
-                        int layer = (int) Math.min(first + i, Integer.MAX_VALUE / 8);
-                        if (!layersSeen.get(layer)) {
-                            layersSeen.set(layer);
-                            paint(layers.from(layers.offset32(4 + 4 * layer)), depth + 1);
-                        }
-                    }
-                }
-                case 2, 3, 4, 5, 6, 7, 8, 9 -> {
-                    // Plain fills and gradients draw no glyph.
-                }
-                case 10 -> {
-                    found.accept(paint.u16(4));
-                    child(paint, 1, depth);
-                }
-                case 11 -> found.accept(paint.u16(1));
-                case 32 -> {
-                    child(paint, 1, depth);
-                    child(paint, 5, depth);
-                }
-                default -> {
-                    if (format < 12 || format > 31) {
-                        throw new FontException("COLR", -1, "has a paint of unknown format " + format);
-                    }
-                    child(paint, 1, depth);
+            PaintFormat shape = PaintFormat.of(format);
+            if (format == PaintFormat.COLR_LAYERS) {
+                long first = paint.u32(2);
+                for (int i = 0; i < paint.u8(1); i++) {
+                    int layer = (int) Math.min(first + i, MAX_LAYERS);
+                    ByteView next = layer(layer);
+                    layers.set(layer);
+                    paint(next, depth + 1);
                 }
             }
-        }
-
-        private void child(ByteView paint, int at, int depth) {
-            int offset = paint.u8(at) << 16 | paint.u16(at + 1);
-            paint(paint.from(offset), depth + 1);
+            if (shape.glyph() >= 0) {
+                found.accept(paint.u16(shape.glyph()));
+            }
+            for (int at : shape.paints()) {
+                paint(paint.from(paint.u24(at)), depth + 1);
+            }
         }
     }
 }

@@ -8,6 +8,7 @@ import app.unciala.font.layout.LayoutTable;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.subset.cff.CffCutter;
 import app.unciala.font.subset.color.BitmapCutter;
+import app.unciala.font.subset.color.ColorLayersCutter;
 import app.unciala.font.subset.color.SbixCutter;
 import app.unciala.font.subset.layout.LayoutCutter;
 import app.unciala.font.table.CmapTable;
@@ -39,7 +40,7 @@ public final class Subsetter {
             "meta");
 
     /** Tables that refer to glyphs in ways that are kept as they are, so that glyphs must keep their numbers. */
-    private static final List<String> FIXED = List.of("COLR", "SVG ");
+    private static final List<String> FIXED = List.of("SVG ");
 
     private static final List<String> HINTING = List.of("cvt ", "cvar", "fpgm", "prep", "gasp");
 
@@ -95,7 +96,7 @@ public final class Subsetter {
                     "name",
                     NameWriter.write(NameTable.read(face).withoutRepeats().records()));
         }
-        cut = SbixCutter.cut(BitmapCutter.cut(cut, map), numGlyphs, map);
+        cut = ColorLayersCutter.cut(SbixCutter.cut(BitmapCutter.cut(cut, map), numGlyphs, map), map);
         Optional<byte[]> kern = kerning(face, plan, closure.inText(), map);
         cut = kern.isPresent() ? cut.with("kern", kern.get()) : cut.without("kern");
         return withKeptOnly(mathematics ? cut : cut.without("MATH"), plan.hinting());

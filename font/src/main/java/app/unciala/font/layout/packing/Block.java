@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A piece of a table being written: bytes, and places in them that hold the offset from here to another piece. */
 public final class Block {
-    /** The offset at byte {@code at}, of two or four bytes. */
+    /** The offset at byte {@code at}, of two, three or four bytes. */
     record Link(int at, int size, Block target) {}
 
     private final ByteSink bytes = new ByteSink(32);
@@ -49,15 +49,16 @@ public final class Block {
         return link(target, 4);
     }
 
+    /** A 24-bit offset to the piece. */
+    public Block link24(Block target) {
+        return link(target, 3);
+    }
+
     private Block link(@Nullable Block target, int size) {
         if (target != null) {
             links.add(new Link(bytes.size(), size, target));
         }
-        if (size == 2) {
-            bytes.u16(0);
-        } else {
-            bytes.u32(0);
-        }
+        bytes.bytes(new byte[size]);
         return this;
     }
 

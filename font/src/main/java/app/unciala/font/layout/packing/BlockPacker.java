@@ -54,7 +54,7 @@ public final class BlockPacker {
 
     private BlockPacker() {}
 
-    /** The bytes of the root and all it reaches, or nothing when some 16-bit offset cannot reach its target. */
+    /** The bytes of the root and all it reaches, or nothing when some offset cannot reach its target. */
     public static Optional<byte[]> pack(Block root) {
         BlockPacker packer = new BlockPacker();
         Node first = packer.node(root);
@@ -138,12 +138,13 @@ public final class BlockPacker {
             for (int i = 0; i < node.targets.size(); i++) {
                 Block.Link link = node.links.get(i);
                 int offset = node.targets.get(i).offset - node.offset;
-                if (link.size() == 4) {
-                    out.putU32(node.offset + link.at(), offset);
-                } else if (offset > 0xFFFF) {
+                if (link.size() < 4 && (offset >>> (8 * link.size())) != 0) {
                     return Optional.empty();
-                } else {
-                    out.putU16(node.offset + link.at(), offset);
+                }
+                switch (link.size()) {
+                    case 2 -> out.putU16(node.offset + link.at(), offset);
+                    case 3 -> out.putU24(node.offset + link.at(), offset);
+                    default -> out.putU32(node.offset + link.at(), offset);
                 }
             }
         }

@@ -1,4 +1,4 @@
-/** Cuts pictures of glyphs: {@code CBLC} with {@code CBDT}, and {@code sbix}. */
+/** Cuts color glyphs: layers and paints of {@code COLR}, pictures of {@code CBLC} and {@code CBDT} and of {@code sbix}. */
 @NullMarked
 package app.unciala.font.subset.color;
 
