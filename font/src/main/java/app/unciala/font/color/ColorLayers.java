@@ -2,6 +2,7 @@ package app.unciala.font.color;
 
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
+import app.unciala.font.bytes.Work;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.Optional;
@@ -17,6 +18,7 @@ public final class ColorLayers {
     private static final int LAYER_LIST = 18;
 
     private final ByteView colr;
+    private final Work work = new Work("COLR");
 
     private ColorLayers(ByteView colr) {
         this.colr = colr;
@@ -75,7 +77,9 @@ public final class ColorLayers {
         ByteView layers = colr.from(colr.offset32(8));
         for (int i = 0; i < count; i++) {
             if (bases.u16(6 * i) == glyph) {
-                for (int j = 0; j < bases.u16(6 * i + 4); j++) {
+                int layerCount = bases.u16(6 * i + 4);
+                work.spend(layerCount);
+                for (int j = 0; j < layerCount; j++) {
                     found.accept(layers.u16(4 * (bases.u16(6 * i + 2) + j)));
                 }
                 return;

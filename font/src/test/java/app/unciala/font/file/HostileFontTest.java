@@ -18,11 +18,15 @@ import app.unciala.font.report.FaceReport;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.subset.SubsetPlan;
 import app.unciala.font.subset.Subsetter;
+import app.unciala.font.testing.BuiltFonts;
 import app.unciala.font.testing.Mutants;
 import app.unciala.testing.RealFonts;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -31,6 +35,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -48,6 +53,9 @@ class HostileFontTest {
         LAYOUT,
         LEGACY_KERNING,
         LAYERS,
+        PAINTS,
+        BLENDS,
+        MATHEMATICS,
         PICTURES,
         WOFF,
         WOFF2,
@@ -62,12 +70,26 @@ class HostileFontTest {
                 case LAYOUT -> cut("Amiri-Regular.ttf", "السلام عليكم لا إله بِسْمِ", FontFormat.TTF);
                 case LEGACY_KERNING -> cut("OpenSans-Regular.ttf", "AVATAR Tofu Wave", FontFormat.TTF);
                 case LAYERS -> cut("AmiriQuranColored.ttf", "بِسْمِ ٱللَّهِ", FontFormat.TTF);
+                case PAINTS -> cut(built(BuiltFonts::painted), "AEHx", FontFormat.TTF);
+                case BLENDS -> cut(built(BuiltFonts::blended), "AVTofficeza", FontFormat.OTF);
+                case MATHEMATICS -> cut("DejaVuMathTeXGyre.ttf", "(x)√∑", FontFormat.TTF);
                 case PICTURES -> cut(RealFonts.emoji(), "🅰🕳", FontFormat.TTF);
                 case WOFF -> cut("DejaVuSans.ttf", "AVATAR ệ Ťoffi", FontFormat.WOFF);
                 case WOFF2 -> cut("DejaVuSans.ttf", "AVATAR ệ Ťoffi", FontFormat.WOFF2);
                 case EOT -> cut("DejaVuSans.ttf", "AVATAR", FontFormat.EOT);
                 case SVG -> cut("Lato-Regular.ttf", "AVATAR Wave ß", FontFormat.SVG);
             };
+        }
+
+        private static Path built(Consumer<Path> builder) {
+            try {
+                Path file = Files.createTempFile("built", ".font");
+                file.toFile().deleteOnExit();
+                builder.accept(file);
+                return file;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
 
         private static byte[] cut(String name, String text, FontFormat format) {
@@ -189,6 +211,7 @@ class HostileFontTest {
         BitSet kept = new BitSet();
         kept.set(0x20, 0x7F);
         kept.set(0x600, 0x700);
+        kept.set(0x2200, 0x2300);
         kept.set(0x1F000, 0x20000);
         return kept;
     }

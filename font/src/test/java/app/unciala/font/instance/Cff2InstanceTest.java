@@ -11,6 +11,7 @@ import app.unciala.font.sanitizer.Sanitizer;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.CmapTable;
+import app.unciala.font.testing.BuiltFonts;
 import app.unciala.testing.RealFonts;
 import app.unciala.testing.Tool;
 import java.io.IOException;
@@ -26,38 +27,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Static faces of variable CFF2 outlines; fontTools builds the font, draws it at the location and reads what we write. */
 class Cff2InstanceTest {
-    /** The letters of a real font, every number of every operator blended in two regions. */
-    private static final String BUILD = """
-            import sys
-            from fontTools.ttLib import TTFont
-            from fontTools.fontBuilder import FontBuilder
-            from fontTools.pens.t2CharStringPen import T2CharStringPen
-            from fontTools.misc.psCharStrings import T2CharString
-            source = TTFont(sys.argv[1]); glyphs = source.getGlyphSet()
-            names = source.getGlyphOrder()[:200]
-            builder = FontBuilder(source['head'].unitsPerEm, isTTF=False)
-            builder.setupGlyphOrder(names)
-            builder.setupCharacterMap({c: n for c, n in source.getBestCmap().items() if n in names})
-            strings = {}; seed = 7
-            for name in names:
-                pen = T2CharStringPen(None, glyphs, CFF2=True); glyphs[name].draw(pen)
-                program = []; arguments = []
-                for token in pen.getCharString().program:
-                    if not isinstance(token, str): arguments.append(token); continue
-                    deltas = []
-                    for _ in range(2 * len(arguments)):
-                        seed = (seed * 1103515245 + 12345) % 2**31; deltas.append(seed // 65536 % 41 - 20)
-                    if arguments: program += arguments + deltas + [len(arguments), 'blend']
-                    program.append(token); arguments = []
-                strings[name] = T2CharString(program=program)
-            builder.setupHorizontalMetrics({name: source['hmtx'][name] for name in names})
-            builder.setupHorizontalHeader(); builder.setupOS2(usWeightClass=400); builder.setupPost()
-            builder.setupNameTable({'familyName': 'Blend', 'styleName': 'Regular', 'psName': 'Blend-Regular'})
-            builder.setupFvar([('wght', 100, 400, 900, 'Weight')], [])
-            builder.setupCFF2(strings, regions=[{'wght': (0, 1, 1)}, {'wght': (-1, -1, 0)}])
-            builder.save(sys.argv[2])
-            """;
-
     /** Prints each glyph whose outline is further than the rounding from what the variable font has there. */
     private static final String COMPARE = """
             import sys
@@ -87,7 +56,7 @@ class Cff2InstanceTest {
     @BeforeEach
     void build() throws IOException {
         source = folder.resolve("blend.otf");
-        Tool.python(BUILD, RealFonts.named("Cantarell-Regular.otf"), source);
+        BuiltFonts.blended(source);
         face = FontReader.read(RealFonts.bytes(source)).faces().get(0);
     }
 

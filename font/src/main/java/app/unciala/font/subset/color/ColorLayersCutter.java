@@ -25,6 +25,9 @@ public final class ColorLayersCutter {
     private static final int CLIP_LIST = 22;
     private static final int VARIATION_INDEX_MAP = 26;
     private static final int VARIATION_STORE = 30;
+    /** What the count of layers holds; glyphs that shared some have layers of their own after a cut. */
+    private static final int MOST_LAYERS = 0xFFFF;
+
     private static final int COLOR_STOP = 6;
     private static final int MATRIX = 24;
     private static final int BOX = 9;
@@ -92,6 +95,9 @@ public final class ColorLayersCutter {
             ByteView base = colr.slice(colr.offset32(4) + 6 * i, 6);
             if (map.kept().get(base.u16(0))) {
                 int count = base.u16(4);
+                if (layerCount + count > MOST_LAYERS) {
+                    throw new FontException("COLR", -1, "has color glyphs of more than " + MOST_LAYERS + " layers");
+                }
                 bases.u16(map.after(base.u16(0))).u16(layerCount).u16(count);
                 for (int j = 0; j < count; j++) {
                     ByteView layer = colr.slice(colr.offset32(8) + 4 * (base.u16(2) + j), 4);
@@ -156,7 +162,11 @@ public final class ColorLayersCutter {
             return 2;
         }
         if (shape.paints().contains(at)) {
-            cut.link24(paint(paint.from(paint.u24(at))));
+            int offset = paint.u24(at);
+            if (offset == 0) {
+                throw new FontException("COLR", -1, "has a paint without the paint that it changes");
+            }
+            cut.link24(paint(paint.from(offset)));
             return 3;
         }
         int more = PaintFormat.isVariable(format) ? VARIABLE : 0;

@@ -16,6 +16,7 @@ import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.MaxpTable;
+import app.unciala.font.testing.BuiltFonts;
 import app.unciala.testing.RealFonts;
 import app.unciala.testing.Tool;
 import java.nio.file.Files;
@@ -65,43 +66,6 @@ class ColorFontTest {
                 .isLessThan(FontWriter.write(face, FontFormat.WOFF2).length / 3);
     }
 
-    /** Letters of a real font as graphs of paints of most formats, with shared layers, clips and one glyph in others. */
-    private static final String BUILD_PAINTS = """
-            import sys
-            from fontTools.ttLib import TTFont
-            from fontTools.colorLib.builder import buildCOLR, buildCPAL
-            from fontTools.ttLib.tables.otTables import PaintFormat as F
-            font = TTFont(sys.argv[1]); cmap = font.getBestCmap(); g = lambda c: cmap[ord(c)]
-            solid = lambda i: {'Format': F.PaintSolid, 'PaletteIndex': i, 'Alpha': 1}
-            stops = {'Extend': 'pad', 'ColorStop': [{'StopOffset': 0, 'PaletteIndex': 0, 'Alpha': 1},
-                                                   {'StopOffset': 1, 'PaletteIndex': 2, 'Alpha': 0.5}]}
-            shape = lambda c, paint: {'Format': F.PaintGlyph, 'Paint': paint, 'Glyph': g(c)}
-            linear = {'Format': F.PaintLinearGradient, 'ColorLine': stops, 'x0': 0, 'y0': 0, 'x1': 900, 'y1': 900,
-                      'x2': 0, 'y2': 700}
-            radial = {'Format': F.PaintRadialGradient, 'ColorLine': stops, 'x0': 300, 'y0': 300, 'r0': 0, 'x1': 500,
-                      'y1': 500, 'r1': 900}
-            sweep = {'Format': F.PaintSweepGradient, 'ColorLine': stops, 'centerX': 500, 'centerY': 500,
-                     'startAngle': 0, 'endAngle': 90}
-            layers = lambda *paints: {'Format': F.PaintColrLayers, 'Layers': list(paints)}
-            move = lambda paint: {'Format': F.PaintTranslate, 'Paint': paint, 'dx': 200, 'dy': -100}
-            turn = lambda paint: {'Format': F.PaintRotateAroundCenter, 'Paint': paint, 'angle': 20, 'centerX': 400,
-                                  'centerY': 400}
-            bend = lambda paint: {'Format': F.PaintTransform, 'Paint': paint, 'Transform': (1, 0.2, 0, 1, 30, 0)}
-            size = lambda paint: {'Format': F.PaintScaleUniform, 'Paint': paint, 'scale': 0.5}
-            paints = {
-                g('A'): layers(shape('B', solid(0)), move(shape('C', linear)), turn(shape('D', radial))),
-                g('E'): {'Format': F.PaintComposite, 'SourcePaint': shape('F', sweep), 'CompositeMode': 'src_over',
-                         'BackdropPaint': bend(shape('G', solid(1)))},
-                g('H'): layers(size({'Format': F.PaintColrGlyph, 'Glyph': g('E')}), shape('I', solid(2))),
-                g('J'): layers(*(shape(c, solid(0)) for c in 'KLMNOPQ')),
-                g('x'): shape('y', solid(1)),
-            }
-            boxes = {g(c): (0, -400, 1800, 1600) for c in 'AEHJ'}
-            font['COLR'] = buildCOLR(paints, version=1, glyphMap=font.getReverseGlyphMap(), clipBoxes=boxes)
-            font['CPAL'] = buildCPAL([[(1, 0, 0, 1), (0, 0.4, 1, 1), (0, 0.6, 0.2, 1)]])
-            font.save(sys.argv[2])
-            """;
-
     /** Prints the graph of each letter, with outlines in place of the glyphs. */
     private static final String PAINTS = """
             import sys
@@ -132,7 +96,7 @@ class ColorFontTest {
     @Test
     void graphsOfPaintsAreCutAndRenumbered(@TempDir Path folder) throws Exception {
         Path source = folder.resolve("painted.ttf");
-        Tool.python(BUILD_PAINTS, RealFonts.named("Lato-Regular.ttf"), source);
+        BuiltFonts.painted(source);
         Sfnt face = FontReader.read(RealFonts.bytes(source)).faces().get(0);
         BitSet kept = new BitSet();
         "AHx".codePoints().forEach(kept::set);
@@ -314,5 +278,24 @@ class ColorFontTest {
         Sfnt face = FontReader.read(RealFonts.small()).faces().get(0);
         assertThat(ColorFormats.of(face)).isEqualTo(List.of());
         assertThat(CmapTable.read(face).size()).isPositive();
+    }
+
+    /** A thousand base glyphs that all have the same ten thousand layers: more than 16 bits can count once they are apart. */
+    @Test
+    void layersThatOverlapTooOftenAreRefusedSoon() {
+        ByteSink colr =
+                new ByteSink().u16(0).u16(1000).u32(14).u32(14 + 6 * 1000).u16(10_000);
+        for (int i = 0; i < 1000; i++) {
+            colr.u16(i).u16(0).u16(10_000);
+        }
+        for (int i = 0; i < 10_000; i++) {
+            colr.u16(1).u16(0);
+        }
+        BitSet all = new BitSet();
+        all.set(0, 1000);
+        Sfnt face = new Sfnt(Sfnt.TRUETYPE, Map.of("COLR", ByteView.of(colr.toArray(), "COLR")), List.of());
+        assertThatThrownBy(() -> ColorLayersCutter.cut(face, GlyphMap.renumbering(all, 1000)))
+                .isInstanceOf(FontException.class)
+                .hasMessageContaining("layers");
     }
 }
