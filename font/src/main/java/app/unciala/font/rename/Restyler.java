@@ -6,9 +6,11 @@ import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
 import app.unciala.font.face.StyleNames;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.HeadTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameTable.NameRecord;
 import app.unciala.font.table.Os2Table;
+import app.unciala.font.table.PostTable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -66,7 +68,7 @@ public final class Restyler {
         }
         if (face.table("post").filter(post -> post.length() >= 8).isPresent()) {
             ByteSink post = new ByteSink().bytes(face.require("post"));
-            post.putU32(4, (int) Math.round(angle * 65536));
+            post.putU32(PostTable.ITALIC_ANGLE, (int) Math.round(angle * 65536));
             placed = placed.with("post", post.toArray());
         }
         return placed;
@@ -79,8 +81,8 @@ public final class Restyler {
     private static byte[] head(Sfnt face, boolean bold, boolean sloped) {
         ByteSink head = new ByteSink().bytes(face.require("head"));
         head.putU16(
-                44,
-                (face.require("head").u16(44) & ~(MAC_BOLD | MAC_ITALIC))
+                HeadTable.MAC_STYLE,
+                (face.require("head").u16(HeadTable.MAC_STYLE) & ~(MAC_BOLD | MAC_ITALIC))
                         | (bold ? MAC_BOLD : 0)
                         | (sloped ? MAC_ITALIC : 0));
         return head.toArray();
@@ -88,16 +90,17 @@ public final class Restyler {
 
     private static byte[] os2(ByteView before, Slot slot, boolean bold) {
         ByteSink os2 = new ByteSink().bytes(before);
-        os2.putU16(4, (int) Math.round(slot.weight().min()));
-        os2.putU16(6, widthClass(slot.width().min()));
-        int selection = before.u16(62) & ~(Os2Table.ITALIC | Os2Table.BOLD | Os2Table.REGULAR | Os2Table.OBLIQUE);
+        os2.putU16(Os2Table.WEIGHT_CLASS, (int) Math.round(slot.weight().min()));
+        os2.putU16(Os2Table.WIDTH_CLASS, widthClass(slot.width().min()));
+        int selection = before.u16(Os2Table.FS_SELECTION)
+                & ~(Os2Table.ITALIC | Os2Table.BOLD | Os2Table.REGULAR | Os2Table.OBLIQUE);
         selection |= switch (slot.slope()) {
             case UPRIGHT -> bold ? Os2Table.BOLD : Os2Table.REGULAR;
             case ITALIC -> bold ? Os2Table.ITALIC | Os2Table.BOLD : Os2Table.ITALIC;
             case OBLIQUE ->
                 bold ? Os2Table.ITALIC | Os2Table.OBLIQUE | Os2Table.BOLD : Os2Table.ITALIC | Os2Table.OBLIQUE;
         };
-        os2.putU16(62, selection);
+        os2.putU16(Os2Table.FS_SELECTION, selection);
         // The bit for oblique has a meaning from version 4 on, which has the fields of versions 2 and 3.
         if (slot.slope() == Slope.OBLIQUE && (before.u16(0) == 2 || before.u16(0) == 3)) {
             os2.putU16(0, 4);

@@ -16,6 +16,7 @@ import app.unciala.font.table.CmapWriter;
 import app.unciala.font.table.MaxpTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameWriter;
+import app.unciala.font.table.Os2Table;
 import app.unciala.font.table.VariationSequences;
 import java.util.BitSet;
 import java.util.List;
@@ -149,7 +150,7 @@ public final class Subsetter {
 
     private static byte[] withCount(ByteView maxp, int numGlyphs) {
         ByteSink changed = new ByteSink().bytes(maxp);
-        changed.putU16(4, numGlyphs);
+        changed.putU16(MaxpTable.NUM_GLYPHS, numGlyphs);
         return changed.toArray();
     }
 
@@ -167,8 +168,8 @@ public final class Subsetter {
     private static byte[] withCharacterRange(ByteView os2, NavigableMap<Integer, Integer> mapping) {
         ByteSink changed = new ByteSink().bytes(os2);
         if (os2.length() >= 68) {
-            changed.putU16(64, Math.min(0xFFFF, mapping.firstKey()));
-            changed.putU16(66, Math.min(0xFFFF, mapping.lastKey()));
+            changed.putU16(Os2Table.FIRST_CHAR_INDEX, Math.min(0xFFFF, mapping.firstKey()));
+            changed.putU16(Os2Table.LAST_CHAR_INDEX, Math.min(0xFFFF, mapping.lastKey()));
         }
         return changed.toArray();
     }

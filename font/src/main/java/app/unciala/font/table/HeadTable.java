@@ -18,6 +18,9 @@ public record HeadTable(
         int yMax,
         int macStyle,
         int indexToLocFormat) {
+    /** Where {@code macStyle} stands, in bytes from the start of the table. */
+    public static final int MAC_STYLE = 44;
+
     public static HeadTable read(Sfnt face) {
         ByteView table = face.require("head");
         int unitsPerEm = table.u16(18);
@@ -36,7 +39,7 @@ public record HeadTable(
                 table.i16(38),
                 table.i16(40),
                 table.i16(42),
-                table.u16(44),
+                table.u16(MAC_STYLE),
                 locFormat);
     }
 

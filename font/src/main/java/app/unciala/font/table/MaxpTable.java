@@ -5,8 +5,11 @@ import app.unciala.font.sfnt.Sfnt;
 
 /** {@code maxp}: the number of glyphs, 1 to 65535. */
 public record MaxpTable(int numGlyphs) {
+    /** Where {@code numGlyphs} stands, in bytes from the start of the table. */
+    public static final int NUM_GLYPHS = 4;
+
     public static MaxpTable read(Sfnt face) {
-        int numGlyphs = face.require("maxp").u16(4);
+        int numGlyphs = face.require("maxp").u16(NUM_GLYPHS);
         if (numGlyphs == 0) {
             throw new FontException("maxp", 4, "says there are no glyphs");
         }

@@ -26,6 +26,14 @@ public record Os2Table(
         int typoLineGap,
         int winAscent,
         int winDescent) {
+    /** Where fields stand that are written anew, in bytes from the start of the table. */
+    public static final int WEIGHT_CLASS = 4;
+
+    public static final int WIDTH_CLASS = 6;
+    public static final int FS_SELECTION = 62;
+    public static final int FIRST_CHAR_INDEX = 64;
+    public static final int LAST_CHAR_INDEX = 66;
+
     /** Bits of {@code fsSelection}. */
     public static final int ITALIC = 1;
 
@@ -45,14 +53,14 @@ public record Os2Table(
         return new Os2Table(
                 table.u16(0),
                 List.of(table.i32(42), table.i32(46), table.i32(50), table.i32(54)),
-                table.u16(64),
-                table.u16(66),
-                table.u16(4),
-                table.u16(6),
+                table.u16(FIRST_CHAR_INDEX),
+                table.u16(LAST_CHAR_INDEX),
+                table.u16(WEIGHT_CLASS),
+                table.u16(WIDTH_CLASS),
                 table.u16(8),
                 IntStream.range(32, 42).map(table::u8).boxed().toList(),
                 table.text(58, 4, StandardCharsets.ISO_8859_1).strip(),
-                table.u16(62),
+                table.u16(FS_SELECTION),
                 table.i16(68),
                 table.i16(70),
                 table.i16(72),
