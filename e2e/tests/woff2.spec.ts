@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 
 /** What the Java tests wrote from the fonts of three Debian packages. */
-const folder = join(import.meta.dirname, "../../core/target/woff2");
+const folder = join(import.meta.dirname, "../../font/target/woff2");
 
 test("Chromium loads every WOFF2 that we write", async ({ page }) => {
   const names = readdirSync(folder).filter((name) => name.endsWith(".woff2"));

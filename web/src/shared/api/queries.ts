@@ -44,6 +44,8 @@ function get<A extends Address>(
 type Options<A extends Address> = {
   enabled?: boolean;
   refetchInterval?: (answer: Answer<A> | undefined) => number | false;
+  /** Whether the answer before stays shown while another one is asked for. */
+  keepShown?: boolean;
 };
 
 /** One answer of the API, asked again when a change may have made it another. */
@@ -52,6 +54,7 @@ export function useGet<A extends Address>(address: A, params?: Params<A>, option
   return useQuery({
     ...asking(address, params),
     enabled: options.enabled ?? true,
+    placeholderData: options.keepShown ? (shown) => shown : undefined,
     refetchInterval: refetchInterval ? (query) => refetchInterval(query.state.data as Answer<A>) : false,
   });
 }

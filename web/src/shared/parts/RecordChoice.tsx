@@ -13,15 +13,15 @@ export type NamedRecord = { id: string; name: string; classification?: string };
 type Find = (name: string | undefined, enabled: boolean) => NamedRecord[];
 
 const useFamilies: Find = (name, enabled) =>
-  useGet("/api/families", { query: { limit: MOST, name } }, { enabled }).data?.items ?? [];
+  useGet("/api/families", { query: { limit: MOST, name } }, { enabled, keepShown: true }).data?.items ?? [];
 
 const useLicenses: Find = (name, enabled) =>
-  (useGet("/api/licenses", { query: { limit: MOST, name } }, { enabled }).data?.items ?? []).map(
-    (license) => ({
-      id: license.id,
-      name: license.terms.name,
-    }),
-  );
+  (
+    useGet("/api/licenses", { query: { limit: MOST, name } }, { enabled, keepShown: true }).data?.items ?? []
+  ).map((license) => ({
+    id: license.id,
+    name: license.terms.name,
+  }));
 
 /**
  * What all choices give their field: the records, at most twenty, whose names have the words typed, asked for when

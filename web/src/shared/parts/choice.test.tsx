@@ -1,4 +1,4 @@
-import { render, screen } from "@testing-library/react";
+import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { http, HttpResponse } from "msw";
 import { useState } from "react";
@@ -70,6 +70,32 @@ describe("a choice of families", () => {
     }
     expect(screen.getByRole("button", { name: "Ostrel" })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Marl" })).toBeInTheDocument();
+  });
+
+  it("keeps what can be chosen while it asks for more letters", async () => {
+    const waits: (() => void)[] = [];
+    network.use(
+      http.get("/api/families", async ({ request }) => {
+        if (new URL(request.url).searchParams.has("name")) {
+          await new Promise<void>((go) => waits.push(go));
+        }
+        return HttpResponse.json({ items: [family({ id: "Ostrel", name: "Ostrel" })], next: null });
+      }),
+    );
+    const chosen = vi.fn();
+    render(
+      <Providers>
+        <FamilyChoice label="Covers" chosen={[]} onChange={chosen} />
+      </Providers>,
+    );
+    const field = screen.getByRole("combobox", { name: "Covers" });
+    await userEvent.click(field);
+    await screen.findByRole("option", { name: "Ostrel" });
+    await userEvent.type(field, "ost");
+    await waitFor(() => expect(waits).toHaveLength(1));
+    await userEvent.click(screen.getByRole("option", { name: "Ostrel" }));
+    expect(chosen).toHaveBeenCalledWith([expect.objectContaining({ id: "Ostrel" })]);
+    waits.forEach((go) => go());
   });
 
   it("offers all of them while the chosen one stands in the field", async () => {
