@@ -1,24 +1,18 @@
 package app.unciala.font;
 
-/** A font that cannot be read, with the table, the byte position in it, and the reason: the only exception of the font engine. */
+/**
+ * A font that cannot be read, with the table, the byte position in it, and the reason: the only exception of the font
+ * engine.
+ */
 public final class FontException extends RuntimeException {
     private final String table;
     private final long offset;
     private final String reason;
 
     public FontException(String table, long offset, String reason) {
-        super(message(table, offset, reason));
         this.table = table;
         this.offset = offset;
         this.reason = reason;
-    }
-
-    /** What is wrong with the file as a whole needs no table and no place. */
-    private static String message(String table, long offset, String reason) {
-        if (offset >= 0) {
-            return table + " at byte " + offset + ": " + reason;
-        }
-        return table.equals("file") ? reason : table + ": " + reason;
     }
 
     /** The table's tag, or the container's name. */
@@ -37,6 +31,10 @@ public final class FontException extends RuntimeException {
 
     @Override
     public String getMessage() {
-        return message(table, offset, reason);
+        // What is wrong with the file as a whole needs no table and no place.
+        if (offset >= 0) {
+            return table + " at byte " + offset + ": " + reason;
+        }
+        return table.equals("file") ? reason : table + ": " + reason;
     }
 }

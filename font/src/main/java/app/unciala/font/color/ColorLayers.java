@@ -14,8 +14,20 @@ public final class ColorLayers {
     private static final int MAX_DEPTH = 64;
     private static final int MAX_PAINTS = 100_000;
     private static final int MAX_LAYERS = 1 << 24;
-    private static final int BASE_GLYPH_LIST = 14;
-    private static final int LAYER_LIST = 18;
+    /** A base glyph record of either version: the glyph, then four bytes. */
+    private static final int RECORD = 6;
+
+    private static final int BASE_GLYPHS = 4;
+    private static final int LAYERS = 8;
+    /** The bytes of a layer of version 0: a glyph, and an entry of the palettes. */
+    private static final int LAYER = 4;
+    /** Where the header says where its parts are, in bytes. */
+    public static final int BASE_GLYPH_LIST = 14;
+
+    public static final int LAYER_LIST = 18;
+    public static final int CLIP_LIST = 22;
+    public static final int VARIATION_INDEX_MAP = 26;
+    public static final int VARIATION_STORE = 30;
 
     private final ByteView colr;
     private final Work work = new Work("COLR");
@@ -30,7 +42,11 @@ public final class ColorLayers {
 
     /** Gives every glyph that the color glyph is painted with, directly. */
     public void parts(int glyph, IntConsumer found) {
-        layers(glyph, found);
+        ByteView flat = flatLayers(glyph);
+        work.spend(flat.length());
+        for (int at = 0; at < flat.length(); at += LAYER) {
+            found.accept(flat.u16(at));
+        }
         paint(glyph).ifPresent(paint -> new Painter(found, new BitSet()).paint(paint, 0));
     }
 
@@ -39,52 +55,54 @@ public final class ColorLayers {
         paint(glyph).ifPresent(paint -> new Painter(part -> {}, layers).paint(paint, 0));
     }
 
+    /** The layers of a color glyph of version 0, of four bytes each: a glyph, and an entry of the palettes. */
+    public ByteView flatLayers(int glyph) {
+        int count = colr.u16(2);
+        if (count > 0) {
+            ByteView bases = colr.from(colr.offset32(BASE_GLYPHS));
+            int at = find(bases, 0, count, glyph);
+            if (at >= 0) {
+                int first = colr.offset32(LAYERS) + LAYER * bases.u16(at + 2);
+                return colr.slice(first, LAYER * bases.u16(at + 4));
+            }
+        }
+        return colr.slice(0, 0);
+    }
+
     /** The first paint of a color glyph of version 1; the view ends with the table. */
     public Optional<ByteView> paint(int glyph) {
         if (colr.u16(0) < 1 || colr.u32(BASE_GLYPH_LIST) == 0) {
             return Optional.empty();
         }
         ByteView list = colr.from(colr.offset32(BASE_GLYPH_LIST));
+        int at = find(list, 4, (int) Math.min(list.u32(0), list.length() / RECORD), glyph);
+        return at < 0 ? Optional.empty() : Optional.of(list.from(list.offset32(at + 2)));
+    }
+
+    /** Where the record of a glyph stands among records in the order of their glyphs, or -1. */
+    private static int find(ByteView records, int from, int count, int glyph) {
         int low = 0;
-        int high = (int) Math.min(list.u32(0), list.length() / 6) - 1;
+        int high = count - 1;
         while (low <= high) {
             int middle = (low + high) >>> 1;
-            int at = 4 + 6 * middle;
-            if (list.u16(at) == glyph) {
-                return Optional.of(list.from(list.offset32(at + 2)));
+            int at = from + RECORD * middle;
+            int found = records.u16(at);
+            if (found == glyph) {
+                return at;
             }
-            if (list.u16(at) < glyph) {
+            if (found < glyph) {
                 low = middle + 1;
             } else {
                 high = middle - 1;
             }
         }
-        return Optional.empty();
+        return -1;
     }
 
     /** The paint at a place in the list of layers; the view ends with the table. */
     public ByteView layer(int number) {
         ByteView layers = colr.from(colr.offset32(LAYER_LIST));
-        return layers.from(layers.offset32(4 + 4 * Math.min(number, Integer.MAX_VALUE / 8)));
-    }
-
-    private void layers(int glyph, IntConsumer found) {
-        int count = colr.u16(2);
-        if (count == 0) {
-            return;
-        }
-        ByteView bases = colr.from(colr.offset32(4));
-        ByteView layers = colr.from(colr.offset32(8));
-        for (int i = 0; i < count; i++) {
-            if (bases.u16(6 * i) == glyph) {
-                int layerCount = bases.u16(6 * i + 4);
-                work.spend(layerCount);
-                for (int j = 0; j < layerCount; j++) {
-                    found.accept(layers.u16(4 * (bases.u16(6 * i + 2) + j)));
-                }
-                return;
-            }
-        }
+        return layers.from(layers.offset32(4 + 4 * number));
     }
 
     /** Follows a graph of paints; each paint once. */

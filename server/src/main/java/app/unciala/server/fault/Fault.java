@@ -31,7 +31,6 @@ public final class Fault extends RuntimeException {
     private final String sentence;
 
     private Fault(Kind kind, Optional<String> field, String sentence) {
-        super(sentence);
         this.kind = kind;
         this.field = field;
         this.sentence = sentence;

@@ -1,5 +1,11 @@
 package app.unciala.font.subset.color;
 
+import static app.unciala.font.color.ColorLayers.BASE_GLYPH_LIST;
+import static app.unciala.font.color.ColorLayers.CLIP_LIST;
+import static app.unciala.font.color.ColorLayers.LAYER_LIST;
+import static app.unciala.font.color.ColorLayers.VARIATION_INDEX_MAP;
+import static app.unciala.font.color.ColorLayers.VARIATION_STORE;
+
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.color.ColorLayers;
@@ -20,19 +26,15 @@ import org.jspecify.annotations.Nullable;
  * glyph numbers. Palettes and deltas stay as they are.
  */
 public final class ColorLayersCutter {
-    private static final int BASE_GLYPH_LIST = 14;
-    private static final int LAYER_LIST = 18;
-    private static final int CLIP_LIST = 22;
-    private static final int VARIATION_INDEX_MAP = 26;
-    private static final int VARIATION_STORE = 30;
     /** What the count of layers holds; glyphs that shared some have layers of their own after a cut. */
     private static final int MOST_LAYERS = 0xFFFF;
 
+    private static final int LAYER = 4;
     private static final int COLOR_STOP = 6;
     private static final int MATRIX = 24;
     private static final int BOX = 9;
-    /** The bytes that variable records have more, for the index of their deltas. */
-    private static final int VARIABLE = 4;
+    /** The bytes of an index of deltas, which variable records have at their end. */
+    private static final int DELTA_INDEX = 4;
 
     private final ByteView colr;
     private final ColorLayers layers;
@@ -91,23 +93,29 @@ public final class ColorLayersCutter {
     private int[] flatLayers(Block bases, Block flat) {
         int baseCount = 0;
         int layerCount = 0;
-        for (int i = 0; i < colr.u16(2); i++) {
-            ByteView base = colr.slice(colr.offset32(4) + 6 * i, 6);
-            if (map.kept().get(base.u16(0))) {
-                int count = base.u16(4);
+        for (int glyph = map.kept().nextSetBit(0);
+                glyph >= 0;
+                glyph = map.kept().nextSetBit(glyph + 1)) {
+            ByteView own = layers.flatLayers(glyph);
+            int count = own.length() / LAYER;
+            if (count > 0) {
                 if (layerCount + count > MOST_LAYERS) {
                     throw new FontException("COLR", -1, "has color glyphs of more than " + MOST_LAYERS + " layers");
                 }
-                bases.u16(map.after(base.u16(0))).u16(layerCount).u16(count);
-                for (int j = 0; j < count; j++) {
-                    ByteView layer = colr.slice(colr.offset32(8) + 4 * (base.u16(2) + j), 4);
-                    flat.u16(map.after(layer.u16(0))).u16(layer.u16(2));
+                bases.u16(map.after(glyph)).u16(layerCount).u16(count);
+                for (int at = 0; at < own.length(); at += LAYER) {
+                    flat.u16(after(own.u16(at))).u16(own.u16(at + 2));
                 }
                 baseCount++;
                 layerCount += count;
             }
         }
         return new int[] {baseCount, layerCount};
+    }
+
+    /** The new number of a glyph; one that the font does not have becomes the missing glyph. */
+    private int after(int glyph) {
+        return Math.max(0, map.after(glyph));
     }
 
     /** The base glyph list, or nothing when no glyph of it is kept. */
@@ -148,7 +156,7 @@ public final class ColorLayersCutter {
         } else {
             int at = 0;
             while (at < shape.length()) {
-                at += field(cut, paint, at, format, shape);
+                at += field(cut, paint, at, shape);
             }
         }
         paints.put(paint.length(), cut);
@@ -156,9 +164,9 @@ public final class ColorLayersCutter {
     }
 
     /** Copies what stands at a byte of a paint, and says how many bytes it takes there. */
-    private int field(Block cut, ByteView paint, int at, int format, PaintFormat shape) {
+    private int field(Block cut, ByteView paint, int at, PaintFormat shape) {
         if (at == shape.glyph()) {
-            cut.u16(Math.max(0, map.after(paint.u16(at))));
+            cut.u16(after(paint.u16(at)));
             return 2;
         }
         if (shape.paints().contains(at)) {
@@ -169,7 +177,7 @@ public final class ColorLayersCutter {
             cut.link24(paint(paint.from(offset)));
             return 3;
         }
-        int more = PaintFormat.isVariable(format) ? VARIABLE : 0;
+        int more = shape.variable() ? DELTA_INDEX : 0;
         if (at == shape.colorLine()) {
             ByteView line = paint.from(paint.u24(at));
             cut.link24(new Block().bytes(line.slice(0, 3 + line.u16(1) * (COLOR_STOP + more))));
@@ -201,7 +209,7 @@ public final class ColorLayersCutter {
             ByteView box = list.from(range.u24(4));
             cut.u16(map.after(first(range)))
                     .u16(map.after(last(range)))
-                    .link24(new Block().bytes(box.slice(0, box.u8(0) == 2 ? BOX + VARIABLE : BOX)));
+                    .link24(new Block().bytes(box.slice(0, box.u8(0) == 2 ? BOX + DELTA_INDEX : BOX)));
         }
         return cut;
     }
