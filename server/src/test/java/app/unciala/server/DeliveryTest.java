@@ -52,7 +52,11 @@ class DeliveryTest {
         assertThat(weight.get("bytes").asLong()).isEqualTo(woff2.length);
         assertThat(weight.get("budget").asLong()).isEqualTo(40_000);
         JsonNode face = weight.get("faces").get(0);
-        assertThat(face.get("kept").asInt()).isLessThanOrEqualTo(face.get("of").asInt());
+        assertThat(face.get("kept").asInt()).isLessThan(face.get("of").asInt());
+        assertThat(caller.get(face.get("address").asString()).bytes()).isEqualTo(woff2);
+        assertThat(caller.get(face.get("address").asString().replaceAll("[0-9a-f]{16}\\.", "0123456789abcdef."))
+                        .status())
+                .isEqualTo(404);
         assertThat(only(files, ".woff").length).isGreaterThan(woff2.length);
         assertThat(text(files, "type.css"))
                 .containsSubsequence("format(\"woff2\")", "format(\"woff\")", "button,\ninput");
@@ -74,6 +78,68 @@ class DeliveryTest {
         } finally {
             cutting("GRANTED");
         }
+    }
+
+    @Test
+    void aStandInIsToldWithTheWeightWhereTheSiteHasThem() {
+        deliver(Map.of("standIns", false));
+        assertThat(weight().get("faces").get(0).get("standIn").asString()).isEmpty();
+        deliver(Map.of("standIns", true));
+        JsonNode face = weight().get("faces").get(0);
+        assertThat(face.get("standIn").asString()).contains("font-family: \"stand-in\"", "size-adjust: ");
+        assertThat(caller.get(face.get("address").asString()).status()).isEqualTo(200);
+    }
+
+    @Test
+    void aRoleOfTheSitesOwnGoesThroughFlagsPacksAndHistory() throws IOException {
+        Map<String, Object> quote = new LinkedHashMap<>(Map.of(
+                "role",
+                " Pull  quote ",
+                "familyId",
+                family,
+                "faces",
+                List.of(Samples.face(400, "upright")),
+                "wordSpacing",
+                "0.1em"));
+        Map<String, Object> text = Map.of(
+                "role",
+                "RUNNING_TEXT",
+                "familyId",
+                family,
+                "faces",
+                List.of(Samples.face(400, "upright"), Samples.face(900, "upright")));
+        assertThat(roles(List.of(quote, text)).json().get("roles").valueStream().map(role -> role.get("role")
+                        .asString()))
+                .containsExactly("RUNNING_TEXT", "Pull quote");
+
+        assertThat(text(pack(), "type.css"))
+                .contains("\n.type-pull-quote {\n  font-family: var(--type-pull-quote);", "  word-spacing: 0.1em;");
+        JsonNode rows = caller.get("/api/sites/" + site + "/comparison").json();
+        assertThat(rows.valueStream().map(row -> row.get("role").asString())).contains("Pull quote");
+
+        quote.put("selector", "<p>");
+        assertThat(roles(List.of(quote)).text()).contains("is no selector");
+        quote.remove("selector");
+        quote.put("wordSpacing", "wide; color: red");
+        assertThat(roles(List.of(quote)).text()).contains("is no length");
+        quote.remove("wordSpacing");
+        for (String name : List.of("Headings", "PAGE_TITEL", "***")) {
+            quote.put("role", name);
+            Answer refused = roles(List.of(quote));
+            assertThat(refused.status()).as(name).isEqualTo(422);
+            assertThat(refused.text()).as(name).contains("text role");
+        }
+        quote.put("role", "Aside");
+        Map<String, Object> same = new LinkedHashMap<>(quote);
+        same.put("role", "aside!");
+        assertThat(roles(List.of(quote, same)).text()).contains("is set twice");
+        quote.put("role", "Q".repeat(61));
+        assertThat(roles(List.of(quote)).status()).isEqualTo(422);
+        assertThat(roles(List.of(text)).status()).isEqualTo(200);
+    }
+
+    private static Answer roles(List<Map<String, Object>> roles) {
+        return caller.edit("/api/sites/" + site, "", Map.of("roles", roles));
     }
 
     @Test

@@ -8,16 +8,16 @@ import app.unciala.core.page.Run.Given;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** The text roles that pages really have: what their headings, running text, buttons and so on are painted in. */
 public final class UsedRoles {
-    private final Map<TextRole, Map<Face, Integer>> counts = new EnumMap<>(TextRole.class);
-    private final Map<TextRole, GenericFamily> generics = new EnumMap<>(TextRole.class);
+    private final Map<TextRole, Map<Face, Integer>> counts = new TreeMap<>();
+    private final Map<TextRole, GenericFamily> generics = new TreeMap<>();
 
     /** A face by the address of its file, as pages declare it. */
     public record Face(String url, String family) {}

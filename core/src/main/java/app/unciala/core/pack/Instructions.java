@@ -82,7 +82,7 @@ final class Instructions {
         boolean known = request.placement().kind() != Placement.Kind.INLINE
                 && request.placement().kind() != Placement.Kind.URL_PER_FILE;
         return request.roles().stream()
-                .min(Comparator.comparing((Role role) -> role.role() != TextRole.RUNNING_TEXT))
+                .min(Comparator.comparing((Role role) -> !role.role().equals(TextRole.RUNNING_TEXT)))
                 .filter(role -> known)
                 .flatMap(role -> request.faces().stream()
                         .filter(face -> face.family().equals(role.family())

@@ -63,9 +63,9 @@ public record PackRequest(
     public record Role(TextRole role, String family, Slot slot, GenericFamily generic, Setting setting) {}
 
     /** What a role says besides its face, each as CSS has it; empty where it says nothing. */
-    public record Setting(String selector, String size, String lineHeight, String letterSpacing) {
+    public record Setting(String selector, String size, String lineHeight, String letterSpacing, String wordSpacing) {
         public static Setting none() {
-            return new Setting("", "", "", "");
+            return new Setting("", "", "", "", "");
         }
     }
 

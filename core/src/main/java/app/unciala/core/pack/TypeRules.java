@@ -104,11 +104,11 @@ final class TypeRules {
     private String roles() {
         StringBuilder css = new StringBuilder();
         request.roles().stream()
-                .sorted(Comparator.comparing((Role role) -> role.role() != TextRole.RUNNING_TEXT)
+                .sorted(Comparator.comparing((Role role) -> !role.role().equals(TextRole.RUNNING_TEXT))
                         .thenComparing(Role::role))
                 .forEach(role -> css.append('\n').append(rule(role)));
-        boolean buttons = request.roles().stream().anyMatch(role -> role.role() == TextRole.BUTTONS);
-        boolean text = request.roles().stream().anyMatch(role -> role.role() == TextRole.RUNNING_TEXT);
+        boolean buttons = request.roles().stream().anyMatch(role -> role.role().equals(TextRole.BUTTONS));
+        boolean text = request.roles().stream().anyMatch(role -> role.role().equals(TextRole.RUNNING_TEXT));
         if (text && !buttons) {
             css.append("\nbutton,\ninput,\nselect,\ntextarea {\n  font: inherit;\n}\n");
         }
@@ -117,8 +117,10 @@ final class TypeRules {
 
     private String rule(Role role) {
         StringBuilder css = new StringBuilder();
-        css.append(selectors(role))
-                .append(",\n.type-")
+        String selectors = selectors(role);
+        css.append(selectors)
+                .append(selectors.isEmpty() ? "" : ",\n")
+                .append(".type-")
                 .append(role.role().key())
                 .append(" {\n");
         css.append("  font-family: var(").append(property(role)).append(");\n");
@@ -128,6 +130,7 @@ final class TypeRules {
         line(css, "font-size", role.setting().size());
         line(css, "line-height", role.setting().lineHeight());
         line(css, "letter-spacing", role.setting().letterSpacing());
+        line(css, "word-spacing", role.setting().wordSpacing());
         return css.append("}\n").toString();
     }
 
@@ -137,13 +140,13 @@ final class TypeRules {
         }
     }
 
-    /** Without a role for page titles, {@code h1} is a heading like the others. */
+    /** Without a role for page titles, {@code h1} is a heading like the others. A role of one's own may have none. */
     String selectors(Role role) {
         if (!role.setting().selector().isBlank()) {
             return role.setting().selector().strip();
         }
-        boolean titles = request.roles().stream().anyMatch(one -> one.role() == TextRole.PAGE_TITLE);
-        return role.role() == TextRole.HEADINGS && !titles
+        boolean titles = request.roles().stream().anyMatch(one -> one.role().equals(TextRole.PAGE_TITLE));
+        return role.role().equals(TextRole.HEADINGS) && !titles
                 ? "h1, " + role.role().selector()
                 : role.role().selector();
     }

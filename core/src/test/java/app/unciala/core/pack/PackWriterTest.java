@@ -128,11 +128,24 @@ class PackWriterTest {
                 "Harrow",
                 BOLD,
                 GenericFamily.SERIF,
-                new Setting("header nav a", "1.1rem", "1.3", "0.02em"));
+                new Setting("header nav a", "1.1rem", "1.3", "0.02em", "0.1em"));
 
         assertThat(css(List.of(role), faces("Harrow")))
                 .contains("header nav a,\n.type-navigation {")
-                .contains("  font-size: 1.1rem;\n  line-height: 1.3;\n  letter-spacing: 0.02em;\n}");
+                .contains(
+                        "  font-size: 1.1rem;\n  line-height: 1.3;\n  letter-spacing: 0.02em;\n  word-spacing: 0.1em;\n}");
+    }
+
+    @Test
+    void aRoleOfOnesOwnHasItsSelectorOrItsClassAlone() {
+        TextRole quote = TextRole.of("Pull quote");
+        Setting setting = new Setting(".quote > p", "", "", "", "");
+
+        assertThat(css(List.of(role(quote, "Harrow", BOLD)), faces("Harrow")))
+                .contains("--type-pull-quote: \"Harrow\", ")
+                .contains("}\n\n.type-pull-quote {\n  font-family: var(--type-pull-quote);");
+        assertThat(css(List.of(new Role(quote, "Harrow", BOLD, GenericFamily.SERIF, setting)), faces("Harrow")))
+                .contains(".quote > p,\n.type-pull-quote {");
     }
 
     @Test

@@ -5,7 +5,6 @@ import app.unciala.core.check.CheckDifference.Told;
 import app.unciala.core.check.SheetDifference;
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.GenericFamily;
-import app.unciala.core.css.TextRole;
 import app.unciala.server.check.CheckedText.PageNote;
 import app.unciala.server.check.CheckedText.ReadInBrowser;
 import app.unciala.server.inventory.SlotView;
@@ -90,7 +89,7 @@ record CheckReport(
      * @param generic what their stacks end in; null if they do not end in a generic family
      */
     record UsedRole(
-            TextRole role,
+            String role,
             List<String> fonts,
             int texts,
             @Nullable GenericFamily generic) {}

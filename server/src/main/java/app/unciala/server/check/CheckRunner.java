@@ -253,7 +253,7 @@ class CheckRunner {
         private List<UsedRole> usedRoles() {
             return used.all().stream()
                     .map(role -> new UsedRole(
-                            role.role(),
+                            role.role().id(),
                             role.faces().stream()
                                     .flatMap(face -> Stream.ofNullable(digests.get(face.url())))
                                     .distinct()

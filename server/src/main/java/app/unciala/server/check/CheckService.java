@@ -266,7 +266,7 @@ public class CheckService {
         Optional<SiteCheckEntity> before = checks.findFirstBySiteIdAndStateAndAskedAtBeforeOrderByAskedAtDescIdAsc(
                 check.siteId(), CheckState.DONE, check.askedAt());
         List<FoundFontView> found = fonts(check.siteId(), report.fonts());
-        Set<TextRole> known =
+        Set<String> known =
                 sites.get(check.siteId()).roles().stream().map(SiteRole::role).collect(Collectors.toSet());
         return new CheckView(
                 line(check),
@@ -338,22 +338,22 @@ public class CheckService {
                 decision.against().stream().findFirst().map(Reason::text).orElse(""));
     }
 
-    private static UsedRoleView used(UsedRole used, List<FoundFontView> fonts, Set<TextRole> known) {
+    private static UsedRoleView used(UsedRole used, List<FoundFontView> fonts, Set<String> known) {
         List<FoundFontView> painting = used.fonts().stream()
                 .flatMap(sha256 -> fonts.stream().filter(font -> font.sha256().equals(sha256)))
                 .toList();
         return new UsedRoleView(
-                used.role().name(),
-                used.role().label(),
+                used.role(),
+                TextRole.of(used.role()).label(),
                 painting.stream().map(FoundFontView::name).distinct().toList(),
                 used.texts(),
                 proposal(used, painting, known).orElse(null));
     }
 
     /** A role that the site does not have yet, in the held family that paints most of its texts, with its faces. */
-    private static Optional<SiteRole> proposal(UsedRole used, List<FoundFontView> painting, Set<TextRole> known) {
-        boolean isHeading = used.role().name().startsWith(TextRole.HEADINGS.name());
-        if (known.contains(used.role()) || (isHeading && known.contains(TextRole.HEADINGS))) {
+    private static Optional<SiteRole> proposal(UsedRole used, List<FoundFontView> painting, Set<String> known) {
+        boolean isHeading = used.role().startsWith(TextRole.HEADINGS.id());
+        if (known.contains(used.role()) || (isHeading && known.contains(TextRole.HEADINGS.id()))) {
             return Optional.empty();
         }
         return painting.stream()

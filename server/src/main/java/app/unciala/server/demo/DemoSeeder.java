@@ -369,7 +369,7 @@ class DemoSeeder {
 
     private SiteRole role(Role role) {
         return new SiteRole(
-                role.role(),
+                role.role().id(),
                 familyId(role.family()),
                 role.generic(),
                 role.faces().stream().map(SlotView::of).toList());

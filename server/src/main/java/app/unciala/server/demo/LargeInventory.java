@@ -268,11 +268,12 @@ class LargeInventory implements ApplicationRunner {
                 List.of(),
                 List.of(
                         new SiteRole(
-                                TextRole.HEADINGS,
+                                TextRole.HEADINGS.id(),
                                 ids.get(number * 9 % FAMILIES),
                                 GenericFamily.SANS_SERIF,
                                 faces.subList(0, number % 40 == 0 ? 1 : 2)),
-                        new SiteRole(TextRole.RUNNING_TEXT, ids.get(number % POPULAR), GenericFamily.SERIF, faces)),
+                        new SiteRole(
+                                TextRole.RUNNING_TEXT.id(), ids.get(number % POPULAR), GenericFamily.SERIF, faces)),
                 null);
     }
 

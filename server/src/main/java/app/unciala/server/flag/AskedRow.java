@@ -12,7 +12,7 @@ import java.util.List;
 
 /** One row of the table asked / held / allowed; {@code withoutIt} is empty where the face is held. */
 public record AskedRow(
-        TextRole role,
+        String role,
         String familyId,
         String familyName,
         SlotView slot,
@@ -25,7 +25,7 @@ public record AskedRow(
                 .map(entry -> DomainVerdict.of(snapshot, entry.getKey(), entry.getValue()))
                 .toList();
         return new AskedRow(
-                crossing.ask().role(),
+                crossing.ask().role().id(),
                 crossing.ask().familyId(),
                 crossing.familyName(),
                 SlotView.of(crossing.ask().slot()),
@@ -41,6 +41,11 @@ public record AskedRow(
                 crossing.isHeld() ? "" : crossing.withoutIt(),
                 domains.stream().map(DomainVerdict::verdict).reduce(Verdict.ALLOWED, Verdict::and),
                 domains);
+    }
+
+    /** The role's name as it is shown. */
+    public String roleName() {
+        return TextRole.of(role).label();
     }
 
     public record HeldView(

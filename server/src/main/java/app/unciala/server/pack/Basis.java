@@ -26,7 +26,7 @@ record Basis(
 
     private static AskedFace face(AskedRow row) {
         return new AskedFace(
-                row.role().label(),
+                row.roleName(),
                 row.familyId(),
                 row.familyName(),
                 row.slot().toSlot(),

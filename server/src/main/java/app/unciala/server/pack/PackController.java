@@ -92,6 +92,13 @@ class PackController {
         return weights.weigh(id, wanted);
     }
 
+    /** A font as packs deliver it, at the address that its weight was told with. */
+    @GetMapping("/api/files/{sha256}/delivered/{name}")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "font/woff2"))
+    ResponseEntity<Resource> delivered(@PathVariable String sha256, @PathVariable String name) {
+        return Uploads.font(weights.delivered(sha256, name));
+    }
+
     @PostMapping("/api/sites/{id}/urls")
     Map<String, String> match(@PathVariable String id, @Valid @RequestBody PastedUrls pasted) {
         return weights.match(id, pasted);

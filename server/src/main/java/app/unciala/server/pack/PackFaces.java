@@ -28,6 +28,7 @@ import app.unciala.font.table.FvarTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.server.decision.DecisionService;
 import app.unciala.server.decision.DecisionService.Question;
+import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.DocumentKind;
 import app.unciala.server.license.LicenseService;
@@ -41,6 +42,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -51,6 +53,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -59,6 +62,8 @@ import org.springframework.stereotype.Component;
 @Component
 class PackFaces {
     private static final int MOST_SHOWN = 24;
+    private static final Pattern NAME = Pattern.compile("pack-[0-9a-f]{16}\\.[a-z0-9]{2,5}");
+    private static final Pattern DIGEST = Pattern.compile("[0-9a-f]{64}");
 
     private final FileStore store;
     private final DerivedFiles derived;
@@ -75,8 +80,12 @@ class PackFaces {
     /** The file that a face is made from. */
     record Source(String familyId, String familyName, SlotView slot, String sha256, FontFormat format) {}
 
-    /** A face with what was left undone or is lacking, in sentences. */
-    record MadeFace(Face face, List<String> undone) {}
+    /**
+     * A face with what was left undone or is lacking, in sentences.
+     *
+     * @param address where its file in the format that browsers take first can be read
+     */
+    record MadeFace(Face face, String address, List<String> undone) {}
 
     /** Makes a face for a site; what was made before is taken from where it is kept. */
     MadeFace make(Source source, Site site, String licenseLine, List<String> licenseIds) {
@@ -107,6 +116,7 @@ class PackFaces {
                         notices(source, face, licenseIds),
                         kept.map(characters -> new Cut(common(characters, all), all.cardinality())),
                         delivery.standIns() ? stand(source.slot().toSlot(), face) : Optional.empty()),
+                address(source, files.firstKey(), kept),
                 undone);
     }
 
@@ -134,19 +144,37 @@ class PackFaces {
     }
 
     private byte[] converted(Source source, Sfnt face, FontFormat format, Optional<BitSet> kept) {
+        Supplier<byte[]> make = () ->
+                FontWriter.write(kept.map(characters -> cut(face, characters)).orElse(face), format);
+        try {
+            return Files.readAllBytes(derived.kept(source.sha256(), name(format, kept), make));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The name under which a file that was made is kept. */
+    private static String name(FontFormat format, Optional<BitSet> kept) {
         String what = kept.map(characters -> characters.toString()).orElse("whole");
-        String name = "pack-"
+        return "pack-"
                 + Hashing.sha256()
                         .hashString(what, StandardCharsets.UTF_8)
                         .toString()
                         .substring(0, 16) + "." + format.extension();
-        Supplier<byte[]> make = () ->
-                FontWriter.write(kept.map(characters -> cut(face, characters)).orElse(face), format);
-        try {
-            return Files.readAllBytes(derived.kept(source.sha256(), name, make));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    }
+
+    private static String address(Source source, FontFormat format, Optional<BitSet> kept) {
+        String held = "/api/files/" + source.sha256();
+        return kept.isEmpty() && format == source.format() ? held : held + "/delivered/" + name(format, kept);
+    }
+
+    /** What was made of a stored font for packs, under its name. */
+    Path delivered(String sha256, String name) {
+        return Optional.of(name)
+                .filter(NAME.asMatchPredicate())
+                .filter(any -> DIGEST.matcher(sha256).matches())
+                .flatMap(known -> derived.find(sha256, known))
+                .orElseThrow(() -> Fault.notFound("file made for packs", name));
     }
 
     /** A face that has none of the characters, or cannot be cut, is delivered whole. */

@@ -3,7 +3,6 @@ package app.unciala.server.pack;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
-import app.unciala.core.pack.PackRequest.Setting;
 import app.unciala.core.pack.PackWriter;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slot;
@@ -143,17 +142,13 @@ class PackMaker {
         List<PackRequest.Role> roles = new ArrayList<>();
         for (SiteRole role : site.roles()) {
             rows.stream()
-                    .filter(row -> row.role() == role.role())
+                    .filter(row -> row.role().equals(role.role()))
                     .filter(row -> faces.keySet().stream()
                             .anyMatch(key -> key.family().equals(row.familyName())
                                     && key.slot().standsFor(row.slot().toSlot())))
                     .findFirst()
                     .ifPresent(row -> roles.add(new PackRequest.Role(
-                            role.role(),
-                            row.familyName(),
-                            row.slot().toSlot(),
-                            role.generic(),
-                            new Setting(role.selector(), role.size(), role.lineHeight(), role.letterSpacing()))));
+                            role.textRole(), row.familyName(), row.slot().toSlot(), role.generic(), role.setting())));
         }
         return new PackRequest(
                 site.name(),

@@ -20,6 +20,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,6 +32,9 @@ import org.springframework.stereotype.Service;
 /** What faces weigh as a site's pack would deliver them, before it is made. */
 @Service
 class PackWeights {
+    /** The family name of the rules of stand-ins; whoever shows them puts another in its place. */
+    static final String STAND_IN = "stand-in";
+
     private final SiteService sites;
     private final FamilyService families;
     private final PackFaces faces;
@@ -65,6 +69,9 @@ class PackWeights {
      * @param bytes as delivered, in the format that browsers take first
      * @param held the bytes of the file that is held
      * @param kept how many characters are kept, of {@code of}; null where it is not cut
+     * @param address where the file can be read as it would be delivered
+     * @param standIn the rule of the system face that stands in until the font is there, for {@link #STAND_IN}; empty
+     *     without one
      * @param undone what its license does not allow to be done, and which characters it lacks, in sentences
      */
     record FaceWeight(
@@ -75,6 +82,8 @@ class PackWeights {
             long held,
             @Schema(types = {"integer", "null"}) @Nullable Integer kept,
             @Schema(types = {"integer", "null"}) @Nullable Integer of,
+            String address,
+            String standIn,
             List<String> undone) {}
 
     /**
@@ -135,10 +144,16 @@ class PackWeights {
                     file.bytes(),
                     result.cut().map(Cut::kept).orElse(null),
                     result.cut().map(Cut::of).orElse(null),
+                    made.address(),
+                    result.stand().map(stand -> stand.css(STAND_IN)).orElse(""),
                     made.undone()));
         } catch (FontException e) {
             return Optional.empty();
         }
+    }
+
+    Path delivered(String sha256, String name) {
+        return faces.delivered(sha256, name);
     }
 
     /** The file that a pack would take. */

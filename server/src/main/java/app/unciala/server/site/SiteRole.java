@@ -4,6 +4,7 @@ import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
+import app.unciala.core.pack.PackRequest.Setting;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.SlotView;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -17,12 +18,15 @@ import java.util.Objects;
 import java.util.regex.Pattern;
 
 /**
- * A text role of a site set in a family; the first face is the one that plain text of the role uses. Selector, size, line
+ * A text role of a site set in a family, by its id: one of the usual ones such as {@code HEADINGS}, or the name of one of
+ * the site's own; the first face is the one that plain text of the role uses. Selector, size, line
  * height and letter spacing are as CSS has them, and empty where nothing is said.
  */
 @Schema(name = "Role")
 public record SiteRole(
-        @NotNull(message = "A text role needs its name.") TextRole role,
+        @NotBlank(message = "A text role needs its name.")
+        @Size(max = 60, message = "The name of a text role has at most 60 characters.")
+        String role,
 
         @NotBlank(message = "A text role needs a family.")
         @Size(max = 20, message = "A family’s id has at most 20 characters.")
@@ -47,7 +51,11 @@ public record SiteRole(
 
         @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
         @Size(max = 240, message = "A letter spacing has at most 240 characters.")
-        String letterSpacing) {
+        String letterSpacing,
+
+        @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+        @Size(max = 240, message = "A word spacing has at most 240 characters.")
+        String wordSpacing) {
     private static final Pattern LENGTH = Pattern.compile(
             "(normal|[+-]?(\\d+|\\d*\\.\\d+)(px|rem|em|%|vw|ch|pt)?|(clamp|calc|min|max|var)\\([^;{}<>]{1,200}\\))?");
 
@@ -58,30 +66,40 @@ public record SiteRole(
         size = Objects.requireNonNullElse(size, "");
         lineHeight = Objects.requireNonNullElse(lineHeight, "");
         letterSpacing = Objects.requireNonNullElse(letterSpacing, "");
+        wordSpacing = Objects.requireNonNullElse(wordSpacing, "");
     }
 
     /** A role on its usual elements, of which nothing is said but its faces. */
-    public SiteRole(TextRole role, String familyId, GenericFamily generic, List<SlotView> faces) {
-        this(role, familyId, generic, faces, "", "", "", "");
+    public SiteRole(String role, String familyId, GenericFamily generic, List<SlotView> faces) {
+        this(role, familyId, generic, faces, "", "", "", "", "");
+    }
+
+    /** The text role itself. */
+    public TextRole textRole() {
+        return TextRole.of(role);
+    }
+
+    /** What it says besides its faces. */
+    public Setting setting() {
+        return new Setting(selector, size, lineHeight, letterSpacing, wordSpacing);
     }
 
     /** The role set in another family. */
     public SiteRole ofFamily(String id) {
-        return new SiteRole(role, id, generic, faces, selector, size, lineHeight, letterSpacing);
+        return new SiteRole(role, id, generic, faces, selector, size, lineHeight, letterSpacing, wordSpacing);
     }
 
-    /** The roles without their faces, in a text that is equal for equal settings. */
+    /**
+     * The roles without their faces, in a text that is equal for equal settings. Packs are kept with it, so a field that is
+     * added later stands in it only where it says something.
+     */
     public static String settings(List<SiteRole> roles) {
         return roles.stream()
-                .map(role -> new SiteRole(
-                        role.role,
-                        "",
-                        role.generic,
-                        List.of(),
-                        role.selector,
-                        role.size,
-                        role.lineHeight,
-                        role.letterSpacing))
+                .map(role -> "SiteRole[role=" + role.role + ", familyId=, generic=" + role.generic
+                        + ", faces=[], selector="
+                        + role.selector + ", size=" + role.size + ", lineHeight=" + role.lineHeight + ", letterSpacing="
+                        + role.letterSpacing + (role.wordSpacing.isEmpty() ? "" : ", wordSpacing=" + role.wordSpacing)
+                        + "]")
                 .toList()
                 .toString();
     }
@@ -89,7 +107,7 @@ public record SiteRole(
     /** The role as it is recorded; refused where its selector or a length is none. */
     SiteRole checked() {
         return new SiteRole(
-                role,
+                name(role),
                 familyId,
                 generic,
                 faces.stream()
@@ -99,7 +117,17 @@ public record SiteRole(
                 selector(selector),
                 length(size),
                 length(lineHeight),
-                length(letterSpacing));
+                length(letterSpacing),
+                length(wordSpacing));
+    }
+
+    /** A role's id as it is recorded; refused when it is the name of none. */
+    private static String name(String typed) {
+        try {
+            return TextRole.of(typed).id();
+        } catch (IllegalArgumentException e) {
+            throw Fault.invalid("roles", e.getMessage() + ".");
+        }
     }
 
     /** A selector as it may stand before a block of a style sheet; refused when it is none. */

@@ -1,6 +1,5 @@
 package app.unciala.server.site;
 
-import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
@@ -25,7 +24,8 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumSet;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -149,7 +149,7 @@ public class SiteService implements Reverser {
                     places(),
                     roles.stream()
                             .flatMap(role -> role.faces().stream()
-                                    .map(face -> new Ask(role.role(), role.familyId(), face.toSlot())))
+                                    .map(face -> new Ask(role.textRole(), role.familyId(), face.toSlot())))
                             .toList(),
                     new Snapshot.Delivery(
                             SiteRole.settings(roles),
@@ -302,15 +302,16 @@ public class SiteService implements Reverser {
     }
 
     private static List<SiteRole> roles(SiteDraft draft) {
-        Set<TextRole> seen = EnumSet.noneOf(TextRole.class);
+        Set<String> seen = new HashSet<>();
         List<SiteRole> checked = new ArrayList<>();
         for (SiteRole role : draft.roles() == null ? List.<SiteRole>of() : draft.roles()) {
-            if (!seen.add(role.role())) {
-                throw Fault.invalid("roles", "The role “" + role.role().label() + "” is set twice.");
+            SiteRole read = role.checked();
+            if (!seen.add(read.textRole().key())) {
+                throw Fault.invalid("roles", "The role “" + read.textRole().label() + "” is set twice.");
             }
-            checked.add(role.checked());
+            checked.add(read);
         }
-        checked.sort((a, b) -> a.role().compareTo(b.role()));
+        checked.sort(Comparator.comparing(SiteRole::textRole));
         return checked;
     }
 
@@ -337,7 +338,7 @@ public class SiteService implements Reverser {
         words.put("staging", String.join(", ", site.staging()));
         site.roles()
                 .forEach(role -> words.put(
-                        role.role().label(),
+                        role.textRole().label(),
                         site.familyNames().getOrDefault(role.familyId(), role.familyId()) + " "
                                 + role.faces().stream().map(SlotView::label).collect(Collectors.joining(", "))
                                 + ", "

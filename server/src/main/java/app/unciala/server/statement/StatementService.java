@@ -102,7 +102,7 @@ class StatementService {
         return new Use(
                 site.name(),
                 domain.domain(),
-                row.role().label(),
+                row.roleName(),
                 row.familyName(),
                 row.slot().label(),
                 row.held(),

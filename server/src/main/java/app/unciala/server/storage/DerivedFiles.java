@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -39,6 +40,12 @@ public class DerivedFiles {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** What was made of a font under a name, if it is there. */
+    public Optional<Path> find(String sha256, String name) {
+        Path file = folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
+        return Optional.of(file).filter(Files::exists);
     }
 
     private static Path write(byte[] bytes, Path file) throws IOException {

@@ -89,7 +89,8 @@ class PackServiceTest {
 
     @BeforeEach
     void prepare() {
-        SiteRole role = new SiteRole(TextRole.RUNNING_TEXT, "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
+        SiteRole role =
+                new SiteRole(TextRole.RUNNING_TEXT.id(), "f", GenericFamily.SERIF, List.of(SlotView.of(REGULAR)));
         when(sites.get("s"))
                 .thenReturn(new Site(
                         "s",
@@ -146,7 +147,7 @@ class PackServiceTest {
         rows.set(
                 0,
                 new AskedRow(
-                        TextRole.RUNNING_TEXT,
+                        TextRole.RUNNING_TEXT.id(),
                         "f",
                         "Wendlow",
                         SlotView.of(REGULAR),
@@ -208,7 +209,7 @@ class PackServiceTest {
                     case NOT_STATED -> "use on web pages is not stated";
                 };
         return new AskedRow(
-                TextRole.RUNNING_TEXT,
+                TextRole.RUNNING_TEXT.id(),
                 "f",
                 "Wendlow",
                 SlotView.of(slot),
