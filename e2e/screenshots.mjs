@@ -9,7 +9,6 @@ const views = [
   ["intake", "/intake", "Brantle 3.zip"],
   ["families", "/families"],
   ["family", "/families", "Ostrel"],
-  ["facts", "/families", "Penmarrow", "Facts"],
   ["compare", "/families", "Penmarrow", "Files"],
   ["duplicates", "/families/duplicates"],
   ["licenses", "/licenses"],
@@ -17,6 +16,7 @@ const views = [
   ["reading", "/licenses", "Penmarrow web license", "Terms"],
   ["coverage", "/licenses/coverage"],
   ["site", "/sites", "Fernway"],
+  ["type", "/sites", "Opal Street Books", "Type"],
   ["delivery", "/sites", "Fernway", "Delivery"],
   ["pages", "/sites", "Lantern Row", "Pages"],
   ["page", "/sites", "Northlight Museum", "Pages"],
@@ -69,7 +69,10 @@ async function take(colorScheme, wanted, suffix = "") {
       await page.getByRole("link", { name: "Compare Penmarrow-Bold.ttf" }).click();
       await page.getByRole("combobox", { name: "Second file" }).click();
       await page.getByRole("option", { name: "Regular: Penmarrow-Regular.ttf, TTF" }).click();
-      await page.getByRole("img", { name: /alike to/ }).first().waitFor();
+      await page
+        .getByRole("img", { name: /alike to/ })
+        .first()
+        .waitFor();
     }
     if (picture === "reading") {
       await page.getByRole("button", { name: "Read the attached one" }).click();
@@ -87,9 +90,9 @@ async function take(colorScheme, wanted, suffix = "") {
       await pages.getByRole("link", { name, exact: true }).click();
       await page.locator(".checked-page").waitFor();
     }
-    if (picture === "site") {
+    if (picture === "type") {
       // What the faces weigh is known once the server has made them.
-      await page.getByText(/^\d+ to send, \d+ kB/).waitFor();
+      await page.getByText(/^\d+ fonts? to send, \d+ kB/).waitFor();
     }
     if (picture === "proof") {
       await page.getByRole("textbox", { name: /^Paste the CSS/ }).fill(pasted);

@@ -100,12 +100,11 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
       await page.getByRole("button", { name: "Add a text role" }).click();
       await page.getByRole("menuitem", { name: role, exact: true }).click();
       await choose(page, `${role}: family`, family);
-      await page
-        .getByRole("button", { name: new RegExp(`^${face}: held`) })
-        .last()
-        .click();
+      await page.getByRole("button", { name: new RegExp(`^${face}: held`) }).click();
     }
-    await page.getByRole("button", { name: "Save the faces" }).click();
+    await page.getByRole("button", { name: "Save the type" }).click();
+    await expect(page.getByText("Saved.")).toBeVisible();
+    await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Overview" }).click();
     await expect(page.getByRole("row", { name: /Headings DejaVu Sans Bold/ })).toBeVisible();
   });
 

@@ -91,6 +91,14 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./check/CheckedPagePage")).CheckedPagePage }),
       },
       {
+        path: "sites/:id/type",
+        lazy: async () => ({ Component: (await import("./site/type/TypePage")).TypePage }),
+      },
+      {
+        path: "sites/:id/record",
+        lazy: async () => ({ Component: (await import("./site/RecordPage")).RecordPage }),
+      },
+      {
         path: "sites/:id/delivery",
         lazy: async () => ({ Component: (await import("./site/delivery/DeliveryPage")).DeliveryPage }),
       },

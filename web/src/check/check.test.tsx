@@ -65,7 +65,16 @@ const found: PageCheck = {
     },
   ],
   thirdParties: [{ host: "letters.example", styleSheets: ["https://letters.example/a.css"], fonts: [] }],
-  used: [{ role: "PAGE_TITLE", label: "Page title", faces: ["Saltern Regular"], texts: 1, proposed: null }],
+  used: [
+    {
+      role: "PAGE_TITLE",
+      label: "Page title",
+      faces: ["Saltern Regular"],
+      fonts: [],
+      texts: 1,
+      proposed: null,
+    },
+  ],
   pack: {
     packId: "p1",
     madeAt: "2030-05-01T09:00:00Z",
@@ -242,6 +251,7 @@ describe("the pages of a site", () => {
       size: "",
       lineHeight: "",
       letterSpacing: "",
+      wordSpacing: "",
     };
     const used = [{ role: "CAPTIONS", label: "Captions", faces: ["Wendlow Regular"], texts: 4, proposed }];
     const kept: SiteDraft[] = [];

@@ -6,14 +6,11 @@ import { inFont, useLetters } from "../shared/font/storedFont";
 import { formatName } from "../shared/parts/format";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Verdict } from "../shared/parts/Verdict";
-import { roleWords, words } from "./words";
+import { roleName, words } from "./words";
 
 /** One row for each face that each text role asks for: asked, held, allowed. */
 export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
   const walk = useRovingFocus<HTMLDivElement>();
-  if (rows.length === 0) {
-    return <p className="empty">{words.asksNothing}</p>;
-  }
   return (
     <div className="scrolled" ref={walk}>
       <table className="sheet asked-table">
@@ -28,7 +25,7 @@ export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
           {rows.map((row, i) => (
             <tr key={row.role + row.familyId + row.slot.key} data-row>
               <td>
-                {rows[i - 1]?.role !== row.role && <span className="quiet">{roleWords[row.role]}</span>}
+                {rows[i - 1]?.role !== row.role && <span className="quiet">{roleName(row.role)}</span>}
                 <Face row={row} />
               </td>
               <td>

@@ -10,7 +10,7 @@ import { Line } from "../shared/layout/Leaf";
 import { SitesLeaves } from "../shared/layout/SiteLeaves";
 import { count } from "../shared/parts/format";
 import { RecordList, useFilter } from "../shared/parts/RecordList";
-import { noneWith, roleWords, words } from "./words";
+import { noneWith, roleName, words } from "./words";
 
 const AT_ONCE = 30;
 
@@ -72,7 +72,7 @@ const Row = memo(function Row({ site, flags }: { site: Site; flags: readonly Fla
         <div className="subjects">
           {site.roles.map((role) => (
             <span key={role.role}>
-              <span className="quiet">{roleWords[role.role]}</span> {site.familyNames[role.familyId]}
+              <span className="quiet">{roleName(role.role)}</span> {site.familyNames[role.familyId]}
             </span>
           ))}
         </div>

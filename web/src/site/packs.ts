@@ -1,6 +1,6 @@
 import type { AskedRow, Flag } from "../shared/api/types";
 import { isOfPages } from "../shared/flag/flags";
-import { kB } from "../shared/parts/format";
+import { count, kB, listed } from "../shared/parts/format";
 
 type Decided = Pick<AskedRow, "familyName" | "verdict"> & { slot: { label: string }; held: unknown[] };
 
@@ -25,14 +25,14 @@ export function fileChangeInWords({ before, after }: { before: number; after: nu
 export function placeOf({
   kind,
   action,
-}: Pick<Flag, "kind" | "action">): "asked" | "faces" | "pack" | "pages" {
+}: Pick<Flag, "kind" | "action">): "asked" | "type" | "pack" | "pages" {
   if (isOfPages({ kind, action })) {
     return "pages";
   }
   switch (kind) {
     case "FACE_NOT_HELD":
     case "OVER_BUDGET":
-      return "faces";
+      return "type";
     case "PACK_DUE":
     case "DELIVERED_ANYWAY":
     case "DELIVERED_NOT_ASKED":
@@ -41,4 +41,22 @@ export function placeOf({
     default:
       return "asked";
   }
+}
+
+/** How many of the faces that are asked for may go out, in a sentence, each face counted once. */
+export function standing(rows: Decided[]): string {
+  const faces = new Map(rows.map((row) => [`${row.familyName} ${row.slot.label}`, row]));
+  const notHeld = [...faces].filter(([, row]) => row.held.length === 0).map(([name]) => name);
+  const barred = notAllowed(rows).length;
+  const good = faces.size - notHeld.length - barred;
+  if (good === faces.size) {
+    return faces.size === 1
+      ? "The one face that is asked for is held and may go out on every domain."
+      : `All ${faces.size} faces that are asked for are held and may go out on every domain.`;
+  }
+  const but = [
+    barred > 0 && `${barred} may not, or not on every domain`,
+    notHeld.length > 0 && `${listed(notHeld)} ${notHeld.length === 1 ? "is" : "are"} not held`,
+  ].filter((part) => part !== false);
+  return `${good} of ${count(faces.size, "face")} may go out on every domain; ${but.join(", and ")}.`;
 }

@@ -1,20 +1,12 @@
-import { screen, waitFor, within } from "@testing-library/react";
-import { http, HttpResponse } from "msw";
+import { act, screen, waitFor, within } from "@testing-library/react";
+import { delay, http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
-import type { Pack, Site, SiteDraft } from "../shared/api/types";
+import type { Pack } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
 import { network, problem } from "../testing/network";
+import { client, headings, recorded } from "../testing/recordedSite";
 import { open } from "../testing/render";
-import { family, file, role, site } from "../testing/samples";
-
-const client = { id: "c1", version: 0, name: "Fernway Physiotherapy" };
-const bold = file({
-  id: "file2",
-  format: "woff2",
-  bytes: 12_000,
-  slot: { ...staticSlot(700, "upright"), label: "Bold" },
-});
-const regular = file({ format: "woff2", bytes: 11_000 });
+import { site } from "../testing/samples";
 
 function pack(change: Partial<Pack> = {}): Pack {
   return {
@@ -33,86 +25,15 @@ function pack(change: Partial<Pack> = {}): Pack {
   };
 }
 
-/** A site on the mocked network, kept as it is saved. */
-function recorded(start = site()) {
-  const state = { site: start, saved: 0, packs: [] as Pack[] };
-  network.use(
-    http.get("*/api/clients", () => HttpResponse.json({ items: [client], next: null })),
-    http.get("*/api/sites/s1", () => HttpResponse.json(state.site)),
-    http.get("*/api/sites/s1/comparison", () => HttpResponse.json([])),
-    http.get("*/api/sites/s1/packs", () => HttpResponse.json({ items: state.packs, next: null })),
-    http.post("*/api/sites/s1/weight", () => problem(500, "Weighed elsewhere.")),
-    http.get("*/api/families/f1", () => HttpResponse.json(family({ files: [regular, bold] }))),
-    http.put("*/api/sites/s1", async ({ request }) => {
-      state.saved++;
-      state.site = {
-        ...state.site,
-        ...((await request.json()) as SiteDraft),
-        version: state.site.version + 1,
-      } as Site;
-      return HttpResponse.json(state.site);
-    }),
-  );
-  return state;
-}
-
-const headings = site({
-  roles: [role("HEADINGS", "f1", [regular.slot])],
-  familyNames: { f1: "Ostrel" },
-});
-
 describe("a site", () => {
-  it("picks faces on the grid with bytes adding up, and takes them off again", async () => {
-    const state = recorded(headings);
-    const { user } = await open("/sites/s1", "Fernway");
-    expect(await screen.findByText(/^1 to send, 11 kB; 0\.1 s/)).toBeInTheDocument();
-    await user.click(screen.getByRole("button", { name: /^Bold: held as WOFF2/ }));
-    expect(await screen.findByText(/^2 to send, 23 kB; 0\.1 s/)).toBeInTheDocument();
-    await user.click(screen.getByRole("button", { name: /^Regular: held as WOFF2/ }));
-    expect(await screen.findByText(/^1 to send, 12 kB/)).toBeInTheDocument();
-    await user.dblClick(screen.getByRole("button", { name: "Save the faces" }));
-    await waitFor(() => expect(state.site.roles[0]!.faces.map((face) => face.weight)).toEqual([700]));
-    expect(state.saved).toBe(1);
-  });
-
-  it("walks its grid by arrow keys, with one Tab stop", async () => {
-    recorded(headings);
-    const { user } = await open("/sites/s1", "Fernway");
-    const first = await screen.findByRole("button", { name: /^Regular: held/ });
-    const second = screen.getByRole("button", { name: /^Bold: held/ });
-    await waitFor(() => expect([first.tabIndex, second.tabIndex].sort()).toEqual([-1, 0]));
-    first.focus();
-    await user.keyboard("{ArrowRight}");
-    expect(second).toHaveFocus();
-    expect(first.tabIndex).toBe(-1);
-    await user.keyboard("{ArrowRight}");
-    expect(second).toHaveFocus();
-    await user.keyboard("{Home}");
-    expect(first).toHaveFocus();
-  });
-
-  it("keeps typed domains while faces are saved, and the other way round", async () => {
-    const state = recorded(headings);
-    const { user } = await open("/sites/s1", "Fernway");
-    await user.click(screen.getByRole("combobox", { name: "Domains" }));
-    await user.paste("www.fernway.example");
-    await user.tab();
-    await user.click(await screen.findByRole("button", { name: /^Bold: held/ }));
-    await user.click(screen.getByRole("button", { name: "Save the faces" }));
-    await screen.findByText("Saved.");
-    expect(screen.getByRole("button", { name: "www.fernway.example" })).toBeInTheDocument();
-    await user.click(screen.getByRole("button", { name: "Save" }));
-    await waitFor(() => expect(state.site.domains).toEqual(["fernway.example", "www.fernway.example"]));
-    expect(state.site.roles[0]!.faces).toHaveLength(2);
-  });
-
   it("says that a pack is out of date and why, and makes a new one", async () => {
     const state = recorded();
     state.packs = [pack({ changedSince: ["Ostrel web license ended on Nov 20, 2026"] })];
     network.use(
       http.post("*/api/sites/s1/packs", () => {
-        state.packs = [pack({ id: "p2" })];
-        return HttpResponse.json(state.packs[0], { status: 201 });
+        // The list is not read again before this test ends.
+        network.use(http.get("*/api/sites/s1/packs", () => delay("infinite")));
+        return HttpResponse.json(pack({ id: "p2" }), { status: 201 });
       }),
     );
     const { user } = await open("/sites/s1", "Fernway");
@@ -120,7 +41,7 @@ describe("a site", () => {
     expect(screen.getByText(/Ostrel web license ended on Nov 20, 2026/)).toBeInTheDocument();
     await user.click(screen.getByRole("button", { name: "Make a new pack" }));
     expect(await screen.findByText("Made a pack of 23 kB.")).toBeInTheDocument();
-    await waitFor(() => expect(screen.queryByText("This pack is out of date.")).toBeNull());
+    expect(screen.queryByText("This pack is out of date.")).toBeNull();
     expect(screen.getByRole("link", { name: "Download the pack" })).toHaveAttribute(
       "href",
       "/api/packs/p2.zip",
@@ -240,7 +161,7 @@ describe("a site", () => {
     expect(await screen.findByRole("alert")).toHaveTextContent("“a b” is no domain.");
     expect(screen.getByLabelText("Name")).toHaveValue("Harbor");
     await user.click(screen.getByRole("button", { name: "Add the site" }));
-    await waitFor(() => expect(router.state.location.pathname).toBe("/sites/s1"));
+    await waitFor(() => expect(router.state.location.pathname).toBe("/sites/s1/type"));
     expect(clients.map((one) => one.name)).toEqual(["Fernway Physiotherapy", "Harbor & Rye"]);
   });
 
@@ -251,12 +172,19 @@ describe("a site", () => {
         HttpResponse.json({ name: "wen", displayName: "Wen", level: "READER", sessions: 1 }),
       ),
     );
-    await open("/sites/s1", "Fernway");
-    await screen.findByText(/^1 to send/);
-    for (const name of ["Delete the site", "Add a text role", "Make a pack"]) {
-      expect(screen.queryByRole("button", { name })).toBeNull();
+    const { router } = await open("/sites/s1/record", "Fernway");
+    expect(await screen.findByRole("button", { name: "Save" })).toBeDisabled();
+    for (const [place, shown] of [
+      ["", "None made yet. Only faces that are held and allowed on every domain go in."],
+      ["/type", "Headings"],
+      ["/record", "Name and domains"],
+    ] as const) {
+      await act(() => router.navigate(`/sites/s1${place}`));
+      await screen.findAllByText(shown);
+      for (const name of ["Delete the site", "Add a text role", "Make a pack"]) {
+        expect(screen.queryByRole("button", { name })).toBeNull();
+      }
     }
-    expect(screen.getByRole("button", { name: "Save" })).toBeDisabled();
   });
 
   it("asks before it is deleted, naming what goes with it", async () => {
@@ -268,7 +196,7 @@ describe("a site", () => {
         return HttpResponse.json({ historyId: "h1" });
       }),
     );
-    const { user } = await open("/sites/s1", "Fernway");
+    const { user } = await open("/sites/s1/record", "Fernway");
     await user.click(screen.getByRole("button", { name: "Delete the site" }));
     const question = await screen.findByRole("dialog", { name: "Delete Fernway?" });
     expect(question).toHaveTextContent("Its text role and its packs go with it.");

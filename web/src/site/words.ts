@@ -38,15 +38,12 @@ export const words = {
   held: "Held",
   allowed: "Allowed",
   askedHeldAllowed: "Asked, held, allowed",
+  chooseType: "Choose its type",
   every: "every face against every domain",
-  asksNothing: "This site asks for nothing yet. Choose the faces of its text roles below.",
+  asksNothing: "This site asks for nothing yet.",
   notHeld: "Not held",
   packMakes: "a pack makes the WOFF2",
   noDomainToDecide: "no domain to decide on",
-  faces: "Faces",
-  saveFaces: "Save the faces",
-  discard: "Discard the changes",
-  addRole: "Add a text role",
   then: "then",
   chooseFamily: "Choose a family",
   removeRole: "Remove",
@@ -77,7 +74,7 @@ export const words = {
   delete: "Delete",
 };
 
-export const roleWords: Record<Role["role"], string> = {
+const usualRoles: Record<string, string> = {
   PAGE_TITLE: "Page title",
   HEADINGS: "Headings",
   HEADINGS_2: "Headings 2",
@@ -90,11 +87,20 @@ export const roleWords: Record<Role["role"], string> = {
   CODE: "Code",
 };
 
+/** The text roles that every site may have. */
+export const usual = Object.keys(usualRoles);
+
+/** A text role by its name; one of a site's own is recorded under it. */
+export function roleName(role: string): string {
+  return usualRoles[role] ?? role;
+}
+
 export const settingWords = {
   selector: "Selector",
   size: "Size",
   lineHeight: "Line height",
   letterSpacing: "Letter spacing",
+  wordSpacing: "Word spacing",
 };
 
 export const genericWords: Record<Role["generic"], string> = {
@@ -114,7 +120,7 @@ const BYTES_A_SECOND = 200_000;
 /** What the chosen faces weigh, and how long they take on a slow line. */
 export function weightInWords(weight: { faces: number; bytes: number; guessed: boolean }): string {
   const bytes = `${weight.guessed ? "about " : ""}${kB(weight.bytes)}`;
-  return `${weight.faces} to send, ${bytes}; ${tenths(weight.bytes / BYTES_A_SECOND)} s at 1.6 Mbit/s`;
+  return `${count(weight.faces, "font")} to send, ${bytes}; ${tenths(weight.bytes / BYTES_A_SECOND)} s at 1.6 Mbit/s`;
 }
 
 export function packInWords(pack: Pack, files: number): string {
@@ -128,6 +134,7 @@ export function settingInWords(role: Pick<Role, keyof typeof settingWords>): str
     role.size,
     role.lineHeight && `lines ${role.lineHeight}`,
     role.letterSpacing && `letters ${role.letterSpacing}`,
+    role.wordSpacing && `words ${role.wordSpacing}`,
   ].filter(Boolean);
   return said.length > 0 ? said.join(", ") : "Usual elements, size and spacing";
 }

@@ -133,6 +133,7 @@ export function role(name: Role["role"], familyId: string, faces: Role["faces"])
     size: "",
     lineHeight: "",
     letterSpacing: "",
+    wordSpacing: "",
   };
 }
 

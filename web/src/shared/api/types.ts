@@ -76,3 +76,4 @@ export type FamilyOnSite = Schemas["OnSite"];
 export type KeptReading = Schemas["KeptReading"];
 export type CheckPlan = Schemas["CheckPlan"];
 export type SiteWeight = Schemas["WeightView"];
+export type FaceWeight = Schemas["FaceWeight"];

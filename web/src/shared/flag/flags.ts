@@ -186,7 +186,7 @@ export function wayOf(flag: Flag): [string, string] {
     case "MAKE_PACK":
       return ["Make a new pack", `/sites/${flag.siteId}#pack`];
     case "CHOOSE_FACES":
-      return ["Choose the faces", `/sites/${flag.siteId}#faces`];
+      return ["Choose the faces", `/sites/${flag.siteId}/type`];
     case "NAME_LANGUAGES":
       return ["Name the languages", `/sites/${flag.siteId}/delivery`];
     case "OPEN_CHECK":

@@ -25,9 +25,11 @@ export function SiteLeaves({ id, flags = {} }: { id: string; flags?: Record<stri
       label="Leaves of this site"
       leaves={[
         leaf("", "Overview"),
+        leaf("type", "Type"),
         leaf("delivery", "Delivery"),
         leaf("pages", "Pages"),
         leaf("proof", "Proof"),
+        leaf("record", "Record"),
       ]}
     />
   );

@@ -34,12 +34,14 @@ public enum GenericFamily {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
+    /** The value of {@code font-family} without a family of one's own: system families of the kind, and the generic. */
+    public String stack() {
+        return Stream.concat(systemFamilies.stream().map(CssText::quote), Stream.of(css()))
+                .collect(Collectors.joining(", "));
+    }
+
     /** The value of {@code font-family} that begins with {@code family} and ends in this generic. */
     public String stackAfter(String family) {
-        return Stream.concat(
-                        Stream.concat(Stream.of(family), systemFamilies.stream())
-                                .map(CssText::quote),
-                        Stream.of(css()))
-                .collect(Collectors.joining(", "));
+        return CssText.quote(family) + ", " + stack();
     }
 }

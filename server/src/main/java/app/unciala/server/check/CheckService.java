@@ -177,12 +177,14 @@ public class CheckService {
     /**
      * What texts of a role are painted in.
      *
+     * @param fonts digests of the files that paint it, that of most texts first
      * @param proposed the role as it could be added to the site; null if the site has it, or nothing of it is held
      */
     public record UsedRoleView(
             String role,
             String label,
             List<String> faces,
+            List<String> fonts,
             int texts,
             @Schema(types = {"object", "null"}) @Nullable SiteRole proposed) {}
 
@@ -346,6 +348,7 @@ public class CheckService {
                 used.role(),
                 TextRole.of(used.role()).label(),
                 painting.stream().map(FoundFontView::name).distinct().toList(),
+                used.fonts(),
                 used.texts(),
                 proposal(used, painting, known).orElse(null));
     }

@@ -1,5 +1,6 @@
 package app.unciala.server.pack;
 
+import app.unciala.core.css.GenericFamily;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
@@ -22,10 +23,12 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -89,11 +92,13 @@ class PackWeights {
     /**
      * What faces weigh together, each file counted once.
      *
+     * @param stacks by generic family, what stands after a family in the stacks of its roles
      * @param budget how many bytes the site allows itself, if it says so
      */
     record WeightView(
             List<FaceWeight> faces,
             long bytes,
+            Map<GenericFamily, String> stacks,
             @Schema(types = {"integer", "null"}) @Nullable Long budget) {}
 
     /** Addresses as they were copied from a host, one a line. */
@@ -119,6 +124,8 @@ class PackWeights {
         return new WeightView(
                 weights,
                 byFile.values().stream().mapToLong(Long::longValue).sum(),
+                Arrays.stream(GenericFamily.values())
+                        .collect(Collectors.toMap(generic -> generic, GenericFamily::stack)),
                 site.delivery().budget());
     }
 

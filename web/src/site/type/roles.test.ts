@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { staticSlot } from "../shared/font/slots";
-import type { Family, HeldFile, Role } from "../shared/api/types";
-import { role as roleIn } from "../testing/samples";
-import { domainsIn } from "../shared/parts/domains";
+import { staticSlot } from "../../shared/font/slots";
+import type { Family, HeldFile, Role } from "../../shared/api/types";
+import { role as roleIn } from "../../testing/samples";
+import { domainsIn } from "../../shared/parts/domains";
 import { byRole, fakedIn, inOrder, roleInWords, undoneOf, weigh, genericOf } from "./roles";
-import { settingInWords, weightInWords } from "./words";
+import { settingInWords, weightInWords } from "../words";
 
 const regular = staticSlot(400, "upright");
 const role = (name: Role["role"], familyId: string): Role => roleIn(name, familyId, [regular]);
@@ -44,7 +44,7 @@ describe("a site", () => {
     );
     expect(roleInWords({ ...role("CODE", "x"), faces: [] }, families)).toBe("another family, no face");
     expect(weightInWords({ faces: 2, bytes: 50_000, guessed: true })).toBe(
-      "2 to send, about 50 kB; 0.3 s at 1.6 Mbit/s",
+      "2 fonts to send, about 50 kB; 0.3 s at 1.6 Mbit/s",
     );
   });
 
@@ -114,9 +114,11 @@ describe("a site", () => {
       held: 2,
       kept: null,
       of: null,
+      address: "/api/files/0",
+      standIn: "",
       undone: ["Not cut."],
     };
-    expect(undoneOf({ faces: [face, face], bytes: 2, budget: null })).toEqual(["Not cut."]);
+    expect(undoneOf({ faces: [face, face], bytes: 2, stacks: {}, budget: null })).toEqual(["Not cut."]);
   });
 });
 

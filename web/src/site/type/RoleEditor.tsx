@@ -1,14 +1,14 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import type { Family, Role } from "../shared/api/types";
-import { SlotGrid } from "../shared/font/SlotGrid";
-import { isAsked, staticSlot, toggled, type Ask } from "../shared/font/slots";
-import { Choice } from "../shared/parts/Choice";
-import { OneFamilyChoice } from "../shared/parts/RecordChoice";
+import type { Family, Role } from "../../shared/api/types";
+import { SlotGrid } from "../../shared/font/SlotGrid";
+import { isAsked, staticSlot, toggled, type Ask } from "../../shared/font/slots";
+import { Choice } from "../../shared/parts/Choice";
+import { OneFamilyChoice } from "../../shared/parts/RecordChoice";
 import { RoleSetting } from "./RoleSetting";
 import { fakedIn, genericOf } from "./roles";
-import { fakedInWords, genericWords, roleWords, words } from "./words";
+import { fakedInWords, genericWords, roleName, words } from "../words";
 
 type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
 
@@ -16,12 +16,11 @@ const generics = Object.entries(genericWords) as [Role["generic"], string][];
 
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
 export function RoleEditor({ role, family, onChange, onRemove }: Props) {
-  const name = roleWords[role.role];
+  const name = roleName(role.role);
   const asks: Ask[] = role.faces.map((slot) => ({ slot, by: ["this site"] }));
   return (
     <div className="role">
       <div className="role-head">
-        <b>{name}</b>
         <OneFamilyChoice
           key={family?.id ?? role.familyId}
           label={`${name}: family`}

@@ -1,19 +1,38 @@
-import type { Family, Role, SiteWeight } from "../shared/api/types";
-import { pageWeight, serves } from "../shared/font/slots";
-import { roleWords } from "./words";
+import type { Family, Role, SiteWeight } from "../../shared/api/types";
+import { pageWeight, serves } from "../../shared/font/slots";
+import { usual } from "../words";
+import { words } from "./words";
 
 /** The roles of a site as fields of a form, each by its name, so that two people can edit different ones. */
-export type RolesByName = Record<Role["role"], Role | null>;
+export type RolesByName = Record<string, Role | null>;
+
+/** The field of a form that holds a role; the name of one of a site's own may have any characters. */
+export function fieldOf(role: string): string {
+  return usual.includes(role) ? role : `own ${role.replace(/[.[\]"'`]/g, "_")}`;
+}
 
 export function byRole(roles: Role[]): RolesByName {
-  const names = Object.keys(roleWords) as Role["role"][];
-  return Object.fromEntries(
-    names.map((name) => [name, roles.find((role) => role.role === name) ?? null]),
-  ) as RolesByName;
+  const none = Object.fromEntries(usual.map((name) => [name, null]));
+  return { ...none, ...Object.fromEntries(roles.map((role) => [fieldOf(role.role), role])) };
 }
 
 export function inOrder(roles: RolesByName): Role[] {
-  return (Object.keys(roleWords) as Role["role"][]).flatMap((name) => roles[name] ?? []);
+  return Object.values(roles).filter((role) => role !== null && role !== undefined);
+}
+
+/** A role that is added: in the family of another, with no face yet. */
+export function emptyRole(role: string, like: Role | undefined): Role {
+  return {
+    role,
+    familyId: like?.familyId ?? "",
+    generic: like?.generic ?? "SANS_SERIF",
+    faces: [],
+    selector: "",
+    size: "",
+    lineHeight: "",
+    letterSpacing: "",
+    wordSpacing: "",
+  };
 }
 
 /** What all chosen faces weigh together, each file counted once. */
@@ -92,4 +111,26 @@ export function genericOf(classification: string | undefined): Role["generic"] |
     default:
       return undefined;
   }
+}
+
+/** Whether two names are those of one text role: what their custom properties are called by is equal. */
+export function isSameRole(one: string, other: string): boolean {
+  const key = (name: string) =>
+    name
+      .normalize("NFKC")
+      .toLowerCase()
+      .replace(/[^\p{L}\p{M}\p{N}]+/gu, "-")
+      .replace(/^-+|-+$/g, "");
+  return key(one) === key(other);
+}
+
+/** The face that plain text of a role is set in, and how many more it asks for. */
+export function faceInWords({ familyId, faces: [plain, ...more] }: Role, family: Family | undefined): string {
+  if (familyId === "") {
+    return words.chooseFamily;
+  }
+  const name = family?.name ?? "";
+  return plain
+    ? `${name} ${plain.label || plain.key}${more.length > 0 ? `, and ${more.map((face) => face.label || face.key).join(", ")}` : ""}`
+    : `${name}, ${words.noFace}`;
 }

@@ -1,10 +1,10 @@
 import TextField from "@mui/material/TextField";
-import type { Role } from "../shared/api/types";
-import { settingInWords, settingWords, words } from "./words";
+import type { Role } from "../../shared/api/types";
+import { settingInWords, settingWords, words } from "../words";
 
 type Props = { role: Role; name: string; onChange: (role: Role) => void };
 
-const fields = ["selector", "size", "lineHeight", "letterSpacing"] as const;
+const fields = ["selector", "size", "lineHeight", "letterSpacing", "wordSpacing"] as const;
 
 /** Where a role's rule applies and what it says besides the face: read as a line, opened to be edited. */
 export function RoleSetting({ role, name, onChange }: Props) {

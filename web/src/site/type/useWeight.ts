@@ -1,0 +1,39 @@
+import { keepPreviousData, useQueries, useQuery } from "@tanstack/react-query";
+import { api, bodyOf } from "../../shared/api/client";
+import { asking } from "../../shared/api/queries";
+import type { Family, Role, Site, SiteWeight, Slot } from "../../shared/api/types";
+
+type Face = { familyId: string; slot: Slot };
+
+/** What faces weigh as a pack would deliver them; nothing until the server has made them. */
+export function useWeight(site: Site, faces: Face[]): SiteWeight | undefined {
+  return useQuery({
+    queryKey: [
+      "/api/sites/{id}/weight",
+      site.id,
+      site.version,
+      faces.map((face) => face.familyId + face.slot.key),
+    ],
+    queryFn: () =>
+      bodyOf(api.POST("/api/sites/{id}/weight", { params: { path: { id: site.id } }, body: { faces } })),
+    enabled: faces.length > 0,
+    placeholderData: keepPreviousData,
+  }).data;
+}
+
+/** The faces that roles ask for. */
+export function facesOf(roles: Role[]): Face[] {
+  return roles.flatMap(({ familyId, faces }) => faces.map((slot) => ({ familyId, slot })));
+}
+
+/** The families that the roles are set in, each asked for by its id. */
+export function useFamilies(roles: Role[]): { families: Family[]; loaded: boolean } {
+  const ids = [...new Set(roles.map((role) => role.familyId))].filter(Boolean);
+  return useQueries({
+    queries: ids.map((id) => asking("/api/families/{id}", { path: { id } })),
+    combine: (results) => ({
+      families: results.flatMap((result) => result.data ?? []),
+      loaded: results.every((result) => result.data !== undefined),
+    }),
+  });
+}

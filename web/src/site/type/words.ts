@@ -1,0 +1,55 @@
+import type { SiteWeight } from "../../shared/api/types";
+import { kB } from "../../shared/parts/format";
+import type { Mode } from "./specimen";
+
+/** What the leaf Type says. */
+export const words = {
+  below: "Every text role together, as on a page. Type over the words to try others; they are not kept.",
+  setIn: "Set in",
+  set: "Text roles",
+  editRole: "Change",
+  closeRole: "Close",
+  chooseFamily: "no family chosen yet",
+  noFace: "no face chosen yet",
+  emphasis: "Emphasis",
+  italic: "in italic",
+  bold: "in bold",
+  both: "in both",
+  noCheck: "The pages have not been checked yet, so nobody knows.",
+  notLive: "nothing of it found on the pages",
+  standIns: "Let a system face with matched metrics stand in",
+  addRole: "Add a text role",
+  ownRole: "One of its own …",
+  ownName: "Name of the text role",
+  ownHelp:
+    "Such as “Pull quote”. Its rule applies where its selector says, and to the class that is made of its name.",
+  ownNeeded: "A text role needs a name with a letter or a digit.",
+  ownTaken: "The site has this text role.",
+  add: "Add it",
+  leave: "Leave it",
+  saveFaces: "Save the type",
+  discard: "Discard the changes",
+  begin: "Begin with two families: one for headings, one for running text.",
+  headings: "Headings",
+  text: "Running text",
+  choose: "Choose a family",
+  take: "Set the site in them",
+  takeIt: "Take it",
+  notHeld: "Holds no file yet",
+};
+
+export const modeWords: Record<Mode, string> = {
+  own: "what packs deliver",
+  fallback: "what is seen until it arrives",
+  live: "what the pages have now",
+};
+
+/** What a variable file would save, when it does. */
+export function offerInWords(
+  family: string,
+  faces: number,
+  separate: number,
+  variable: Pick<SiteWeight, "bytes">,
+): string {
+  return `One variable file of ${family} would weigh ${kB(variable.bytes)}, the ${faces} faces that it can stand for ${kB(separate)}.`;
+}
