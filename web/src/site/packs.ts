@@ -31,6 +31,7 @@ export function placeOf({
   }
   switch (kind) {
     case "FACE_NOT_HELD":
+    case "LANGUAGE_NOT_COVERED":
     case "OVER_BUDGET":
       return "type";
     case "PACK_DUE":

@@ -150,6 +150,9 @@ class DeliveryTest {
                 .singleElement()
                 .asString()
                 .matches("Penmarrow Regular: lacks \\d+ characters of Greek: .*Α Β Γ.*");
+        assertThat(kinds()).contains("LANGUAGE_NOT_COVERED");
+        deliver(Map.of("languages", List.of("en-GB")));
+        assertThat(kinds()).doesNotContain("LANGUAGE_NOT_COVERED");
     }
 
     @Test

@@ -47,6 +47,8 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case EMBEDDING_DISAGREES -> name + ": the files themselves forbid embedding";
             case MARKED_FILE -> name + ": files say that they are not for general use";
             case FEW_CHARACTERS -> name + " has " + count(flags, "face", "faces") + " with few of its characters";
+            case LANGUAGE_NOT_COVERED ->
+                name + " lacks characters of languages that " + count(flags, "site is", "sites are") + " in";
             case TWO_NAMES -> count(flags, "drawing is", "drawings are") + " held under two names";
             case LICENSE_ENDING -> count(flags, "license ends", "licenses end") + " soon";
             case NO_PROOF -> count(flags, "license has", "licenses have") + " no proof";

@@ -38,6 +38,7 @@ public enum FlagKind {
     CHARACTERS_ON_PAGE(MISSING, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
     NO_GENERIC_ON_PAGE(MISSING, Severity.WARN, NextAction.OPEN_CHECK, Gathering.KIND),
     WEB_FORMAT_NOT_HELD(MISSING, Severity.WARN, NextAction.MAKE_WOFF2, Gathering.KIND),
+    LANGUAGE_NOT_COVERED(MISSING, Severity.WARN, NextAction.CHOOSE_FACES, Gathering.FAMILY),
     FEW_CHARACTERS(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.FAMILY),
     NOT_COLLECTED(MISSING, Severity.WARN, NextAction.ADD_FILES, Gathering.LICENSE),
     PACK_DUE(MISSING, Severity.WARN, NextAction.MAKE_PACK, Gathering.KIND),

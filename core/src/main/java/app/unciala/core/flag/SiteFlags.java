@@ -2,15 +2,21 @@ package app.unciala.core.flag;
 
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.Flag.Subject;
+import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.Decision.Point;
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.License;
 import app.unciala.core.license.Verdict;
+import app.unciala.core.sentence.Sentences;
 import app.unciala.font.face.Embedding;
+import app.unciala.font.language.LanguageCoverage;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What is wrong with the faces that a site asks for: not allowed there, or not held. */
@@ -23,6 +29,7 @@ final class SiteFlags {
                         crossings.stream().flatMap(crossing -> Stream.of(
                                         against(snapshot, crossing), embedding(crossing), notHeld(crossing))
                                 .flatMap(flags -> flags)),
+                        languages(site, crossings),
                         PackFlags.of(snapshot, site, crossings),
                         PageFlags.of(snapshot, site))
                 .flatMap(flags -> flags);
@@ -156,6 +163,41 @@ final class SiteFlags {
                         crossing.familyName() + " " + crossing.ask().slot().label() + " is not held",
                         crossing.site().name() + " asks for it, and without it " + crossing.withoutIt() + ".",
                         Stream.of(crossing.ask().role().label())));
+    }
+
+    /** One flag for each family that lacks characters of the languages that the site's text is in. */
+    private static Stream<Flag> languages(Site site, List<Crossing> crossings) {
+        Map<String, List<Crossing>> byFamily = crossings.stream()
+                .collect(Collectors.groupingBy(
+                        crossing -> crossing.ask().familyId(), LinkedHashMap::new, Collectors.toList()));
+        return byFamily.values().stream().flatMap(asked -> {
+            List<String> lacking = site.delivery().languages().stream()
+                    .filter(language -> asked.stream().anyMatch(crossing -> lacks(crossing, language)))
+                    .map(LanguageCoverage::name)
+                    .toList();
+            String languages = Sentences.listed(lacking);
+            return lacking.isEmpty()
+                    ? Stream.empty()
+                    : Stream.of(Flag.of(
+                            FlagKind.LANGUAGE_NOT_COVERED,
+                            Owner.site(site.id()),
+                            subject(asked.get(0)),
+                            asked.get(0).familyName() + " lacks characters of " + languages,
+                            "Where text of " + site.name() + " in " + languages
+                                    + " needs them, browsers take another family.",
+                            asked.stream()
+                                    .filter(crossing -> site.delivery().languages().stream()
+                                            .anyMatch(language -> lacks(crossing, language)))
+                                    .map(crossing -> crossing.ask().slot().label())));
+        });
+    }
+
+    /** Whether the file that a pack takes is known to lack characters of a language that CLDR describes. */
+    private static boolean lacks(Crossing crossing, String language) {
+        return crossing.taken()
+                .flatMap(HeldFile::languages)
+                .flatMap(covered -> LanguageCoverage.described(language).map(known -> !covered.contains(known)))
+                .orElse(false);
     }
 
     private static Subject subject(Crossing crossing) {

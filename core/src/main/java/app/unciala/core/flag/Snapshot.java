@@ -69,7 +69,8 @@ public final class Snapshot implements Scope.Links {
 
     /**
      * A file in the inventory; {@code madeHere} when the product converted it from another, {@code intact} unless its
-     * stored bytes are damaged or gone, {@code mark} when it says that it is not for general use.
+     * stored bytes are damaged or gone, {@code mark} when it says that it is not for general use, {@code languages} the
+     * tags of those whose characters it has, where it was read for them.
      */
     public record HeldFile(
             String id,
@@ -82,7 +83,8 @@ public final class Snapshot implements Scope.Links {
             int codePoints,
             Optional<Mark> mark,
             boolean madeHere,
-            boolean intact) {
+            boolean intact,
+            Optional<Set<String>> languages) {
         static final Comparator<HeldFile> ORDER = Comparator.comparing(
                         (HeldFile file) -> file.slot().key())
                 .thenComparing(HeldFile::format)
@@ -115,13 +117,20 @@ public final class Snapshot implements Scope.Links {
      * @param described all of the delivery, likewise
      * @param budget bytes of fonts that a page may have
      * @param cut whether fonts are cut to the characters of languages
+     * @param languages the tags of the languages that the site's text is in, where they are named
      */
     public record Delivery(
-            String roles, String described, Optional<Long> budget, boolean cut, Optional<LatestPack> pack) {
-        public static final Delivery UNKNOWN = new Delivery("", "", Optional.empty(), true, Optional.empty());
+            String roles,
+            String described,
+            Optional<Long> budget,
+            boolean cut,
+            List<String> languages,
+            Optional<LatestPack> pack) {
+        public static final Delivery UNKNOWN =
+                new Delivery("", "", Optional.empty(), true, List.of(), Optional.empty());
 
         public Delivery with(LatestPack latest) {
-            return new Delivery(roles, described, budget, cut, Optional.of(latest));
+            return new Delivery(roles, described, budget, cut, languages, Optional.of(latest));
         }
     }
 

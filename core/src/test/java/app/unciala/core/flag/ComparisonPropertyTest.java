@@ -246,7 +246,8 @@ class ComparisonPropertyTest {
                                     "full name",
                                     "Not for all")),
                     random.nextBoolean(),
-                    random.nextInt(8) > 0);
+                    random.nextInt(8) > 0,
+                    Optional.empty());
         }
 
         private License license(String id) {

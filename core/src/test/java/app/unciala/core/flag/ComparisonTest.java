@@ -144,7 +144,8 @@ class ComparisonTest {
                 200,
                 Optional.empty(),
                 false,
-                true));
+                true,
+                Optional.empty()));
         assertThat(kinds()).containsExactly(FlagKind.SAME_BYTES);
         files.set(2, file("renamed", FontFormat.TTF, REGULAR, "drawing"));
         assertThat(kinds()).containsExactly(FlagKind.SAME_DRAWING);
@@ -173,7 +174,8 @@ class ComparisonTest {
                         200,
                         Optional.empty(),
                         false,
-                        true));
+                        true,
+                        Optional.empty()));
         assertThat(kinds()).containsExactly(FlagKind.EMBEDDING_DISAGREES);
     }
 
@@ -237,7 +239,8 @@ class ComparisonTest {
                         whole.codePoints(),
                         whole.mark(),
                         false,
-                        false));
+                        false,
+                        Optional.empty()));
         assertThat(kinds()).containsExactly(FlagKind.STORED_FILE_DAMAGED);
     }
 
@@ -401,7 +404,8 @@ class ComparisonTest {
                 codePoints,
                 Optional.ofNullable(mark).map(kind -> new Mark(kind, "full name", "Wendlow Trial")),
                 false,
-                true);
+                true,
+                Optional.empty());
     }
 
     private static License license(String domain, LocalDate ends, boolean proof) {

@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** What is flagged of the latest pack of a site that asks for one face. */
@@ -43,7 +44,8 @@ class PackFlagsTest {
     private Clause serving = Clause.GRANTED;
     private Clause cutting = Clause.GRANTED;
     private int codePoints = 2000;
-    private Delivery delivery = new Delivery("roles", "delivery", Optional.empty(), true, Optional.empty());
+    private Optional<Set<String>> covered = Optional.empty();
+    private Delivery delivery = new Delivery("roles", "delivery", Optional.empty(), true, List.of(), Optional.empty());
 
     @Test
     void aPackThatWouldBeMadeAgainIsNotFlagged() {
@@ -56,7 +58,7 @@ class PackFlagsTest {
         Flag due = only(flags(pack()), FlagKind.PACK_DUE);
         assertThat(due.reason()).isEqualTo("The pack placed on May 3, 2030 is not what would be made today.");
         assertThat(due.evidence()).containsExactly("Running text asks for Harrow Regular by now.");
-        delivery = new Delivery("roles", "otherwise", Optional.empty(), true, Optional.empty());
+        delivery = new Delivery("roles", "otherwise", Optional.empty(), true, List.of(), Optional.empty());
         assertThat(only(flags(pack(DELIVERED)), FlagKind.PACK_DUE).evidence()).hasSize(1);
     }
 
@@ -88,7 +90,7 @@ class PackFlagsTest {
 
     @Test
     void theBudgetIsOverFromTheFirstByte() {
-        delivery = new Delivery("roles", "delivery", Optional.of(40_000L), true, Optional.empty());
+        delivery = new Delivery("roles", "delivery", Optional.of(40_000L), true, List.of(), Optional.empty());
         assertThat(flags(pack(40_000, DELIVERED))).isEmpty();
         assertThat(only(flags(pack(40_001, DELIVERED)), FlagKind.OVER_BUDGET).reason())
                 .contains("has 40 kB of fonts, and 40 kB are allowed for");
@@ -96,13 +98,33 @@ class PackFlagsTest {
 
     @Test
     void aWholeFontOfManyCharactersIsFlaggedWhereItMayBeCut() {
-        delivery = new Delivery("roles", "delivery", Optional.empty(), false, Optional.empty());
+        delivery = new Delivery("roles", "delivery", Optional.empty(), false, List.of(), Optional.empty());
         assertThat(only(flags(pack(DELIVERED)), FlagKind.WHOLE_FACES).evidence())
                 .containsExactly("Harrow Regular: 2,000 characters");
         codePoints = 500;
         assertThat(flags(pack(DELIVERED))).isEmpty();
         codePoints = 2000;
         cutting = Clause.NOT_STATED;
+        assertThat(flags(pack(DELIVERED))).isEmpty();
+    }
+
+    @Test
+    void aLanguageThatAChosenFaceLacksCharactersOfIsFlaggedOnceForItsFamily() {
+        delivery = new Delivery(
+                "roles", "delivery", Optional.empty(), true, List.of("en", "pt-BR", "el", "uk"), Optional.empty());
+        assertThat(flags(pack(DELIVERED)))
+                .as("a file that was not read for its languages")
+                .isEmpty();
+
+        covered = Optional.of(Set.of("en", "pt", "de"));
+        Flag flag = only(flags(pack(DELIVERED)), FlagKind.LANGUAGE_NOT_COVERED);
+        assertThat(flag.title()).isEqualTo("Harrow lacks characters of Greek and Ukrainian");
+        assertThat(flag.reason())
+                .isEqualTo("Where text of Tarn in Greek and Ukrainian needs them, browsers take another family.");
+        assertThat(flag.evidence()).containsExactly("Regular");
+        assertThat(flag.action()).isEqualTo(NextAction.CHOOSE_FACES);
+
+        covered = Optional.of(Set.of("en", "pt", "el", "uk"));
         assertThat(flags(pack(DELIVERED))).isEmpty();
     }
 
@@ -126,7 +148,8 @@ class PackFlagsTest {
                 codePoints,
                 Optional.empty(),
                 false,
-                true);
+                true,
+                covered);
         License license = License.named("l", "The license")
                 .covers(List.of(new Coverage("f", List.of())))
                 .acts(Map.of(Act.SERVE, serving, Act.CUT, cutting))

@@ -8,18 +8,21 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.IntPredicate;
+import java.util.stream.Stream;
 
 /** Which languages a face can set: those whose main CLDR exemplar characters, in both cases, it all has. */
 public final class LanguageCoverage {
     private static final class Needs {
         /** By language tag, with a script where CLDR has the language in several; read once, when first asked for. */
-        static final SortedMap<String, BitSet> BY_LANGUAGE = read();
+        static final Map<String, BitSet> BY_LANGUAGE = read();
 
-        private static SortedMap<String, BitSet> read() {
-            SortedMap<String, BitSet> needs = new TreeMap<>();
+        private static Map<String, BitSet> read() {
+            Map<String, BitSet> needs = new TreeMap<>();
             for (ULocale locale : ULocale.getAvailableLocales()) {
                 boolean wanted =
                         locale.getCountry().isEmpty() && locale.getVariant().isEmpty();
@@ -57,13 +60,29 @@ public final class LanguageCoverage {
      * @param has whether the face has a character
      */
     public static BitSet lacking(String tag, IntPredicate has) {
-        BitSet rest = (BitSet) Needs.BY_LANGUAGE
-                .getOrDefault(ULocale.forLanguageTag(tag).toLanguageTag(), new BitSet())
-                .clone();
+        BitSet rest = described(tag)
+                .map(known -> (BitSet)
+                        Needs.BY_LANGUAGE.getOrDefault(known, new BitSet()).clone())
+                .orElseGet(BitSet::new);
         BitSet there = new BitSet();
         rest.stream().filter(has).forEach(there::set);
         rest.andNot(there);
         return rest;
+    }
+
+    /**
+     * The tag under which CLDR describes the characters of a language: {@code pt} for {@code pt-BR}, {@code zh-Hant} for
+     * {@code zh-TW}, whose usual script it is (UTS 35, likely subtags).
+     */
+    public static Optional<String> described(String tag) {
+        ULocale locale = ULocale.forLanguageTag(tag);
+        if (locale.getLanguage().isEmpty()) {
+            return Optional.empty();
+        }
+        ULocale likely = ULocale.addLikelySubtags(locale);
+        return Stream.of(locale.toLanguageTag(), likely.getLanguage() + "-" + likely.getScript(), likely.getLanguage())
+                .filter(Needs.BY_LANGUAGE::containsKey)
+                .findFirst();
     }
 
     /** The tags of the languages whose characters are all there, by tag. */

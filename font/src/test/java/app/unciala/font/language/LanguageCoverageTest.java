@@ -10,9 +10,11 @@ import java.nio.file.Path;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class LanguageCoverageTest {
@@ -40,6 +42,31 @@ class LanguageCoverageTest {
         assertThat(LanguageCoverage.covered(polish.stream().toArray())).doesNotContain("pl");
         assertThat(LanguageCoverage.covered(new int[0])).isEmpty();
         assertThat(LanguageCoverage.name("pl")).isEqualTo("Polish");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "pl, pl",
+        "pt-BR, pt",
+        "en-GB, en",
+        "de-1996, de",
+        "sr, sr",
+        "sr-Latn-RS, sr-Latn",
+        "zh-TW, zh-Hant",
+        "zh-Hans, zh-Hans",
+        "tlh,",
+        "zz,",
+        "und,"
+    })
+    void aLanguageOfARegionIsDescribedByItsOwnOrItsScript(String tag, String described) {
+        assertThat(LanguageCoverage.described(tag)).isEqualTo(Optional.ofNullable(described));
+    }
+
+    @Test
+    void aLanguageOfARegionLacksWhatTheLanguageLacks() {
+        assertThat(LanguageCoverage.lacking("pt-BR", c -> c < 0x80))
+                .isEqualTo(LanguageCoverage.lacking("pt", c -> c < 0x80))
+                .matches(lacking -> lacking.get('ã'));
     }
 
     @Test

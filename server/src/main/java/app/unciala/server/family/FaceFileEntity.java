@@ -24,6 +24,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.Set;
 import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 
@@ -246,7 +247,8 @@ class FaceFileEntity {
                 codePoints,
                 mark(),
                 madeFrom != null,
-                intact);
+                intact,
+                Optional.ofNullable(languages).map(tags -> Set.of(tags.strip().split(" "))));
     }
 
     FamilyService.File toRecord() {

@@ -156,6 +156,7 @@ public class SiteService implements Reverser {
                             delivery.toString(),
                             Optional.ofNullable(delivery.budget()),
                             delivery.cuts(),
+                            delivery.languages(),
                             Optional.empty()),
                     Optional.empty());
         }
