@@ -114,7 +114,7 @@ describe("a site", () => {
       held: 2,
       kept: null,
       of: null,
-      address: "/api/files/0",
+      files: [],
       standIn: "",
       undone: ["Not cut."],
     };

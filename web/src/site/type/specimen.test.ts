@@ -22,7 +22,7 @@ function weight(fileSlot: Slot, change: Partial<FaceWeight> = {}): FaceWeight {
     held: 1,
     kept: null,
     of: null,
-    address: "/api/files/a",
+    files: [{ address: "/api/files/a", characters: "" }],
     standIn: "",
     undone: [],
     ...change,
@@ -84,6 +84,17 @@ describe("the rules of a specimen page", () => {
     expect(rules[2]).toContain('"site-f2"; src: url("/api/files/a"); font-weight: 400; font-style: normal');
     expect(rules[3]).toBe('@font-face { font-family: "live-abc"; src: url("/api/files/abc"); }');
     expect(faceRules(undefined, {})).toBe("");
+  });
+
+  it("have a range for each file of a face that is parted by script", () => {
+    const parts = [
+      { address: "/api/files/a", characters: "U+20-7E" },
+      { address: "/api/files/b", characters: "U+3B1, U+3B2" },
+    ];
+    const face = weight(upright(400), { files: parts });
+    const rules = faceRules({ faces: [face], bytes: 2, stacks: {}, budget: null }, {}).split("\n");
+    expect(rules).toHaveLength(2);
+    expect(rules[1]).toMatch(/"\/api\/files\/b".*unicode-range: U\+3B1, U\+3B2; \}$/);
   });
 });
 

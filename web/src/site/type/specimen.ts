@@ -62,10 +62,11 @@ const liveFamily = (sha256: string) => `live-${sha256}`;
 export function faceRules(weight: SiteWeight | undefined, live: Live): string {
   const rules = (weight?.faces ?? []).flatMap((face) => {
     const { weight: from, weightMax, width, widthMax, slope } = face.fileSlot;
-    return [
-      `@font-face { font-family: "${ownFamily(face.familyId)}"; src: url("${face.address}"); font-weight: ${range(from, weightMax)}; font-style: ${slope === "upright" ? "normal" : slope}; font-stretch: ${range(width, widthMax, "%")}; }`,
-      face.standIn.replace('"stand-in"', `"${standIn(face.familyId)}"`),
-    ];
+    const own = face.files.map(
+      ({ address, characters }) =>
+        `@font-face { font-family: "${ownFamily(face.familyId)}"; src: url("${address}"); font-weight: ${range(from, weightMax)}; font-style: ${slope === "upright" ? "normal" : slope}; font-stretch: ${range(width, widthMax, "%")};${characters && ` unicode-range: ${characters};`} }`,
+    );
+    return [...own, face.standIn.replace('"stand-in"', `"${standIn(face.familyId)}"`)];
   });
   const now = Object.values(live).map(
     ({ sha256 }) => `@font-face { font-family: "${liveFamily(sha256)}"; src: url("/api/files/${sha256}"); }`,

@@ -199,7 +199,7 @@ function face(slot: Role["faces"][number], bytes: number): FaceWeight {
     held: bytes,
     kept: null,
     of: null,
-    address: "/api/files/made",
+    files: [{ address: "/api/files/made", characters: "" }],
     standIn: "",
     undone: [],
   };

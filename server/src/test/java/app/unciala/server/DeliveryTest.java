@@ -6,6 +6,7 @@ import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
+import app.unciala.testing.RealFonts;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -53,8 +54,8 @@ class DeliveryTest {
         assertThat(weight.get("budget").asLong()).isEqualTo(40_000);
         JsonNode face = weight.get("faces").get(0);
         assertThat(face.get("kept").asInt()).isLessThan(face.get("of").asInt());
-        assertThat(caller.get(face.get("address").asString()).bytes()).isEqualTo(woff2);
-        assertThat(caller.get(face.get("address").asString().replaceAll("[0-9a-f]{16}\\.", "0123456789abcdef."))
+        assertThat(caller.get(address(face)).bytes()).isEqualTo(woff2);
+        assertThat(caller.get(address(face).replaceAll("[0-9a-f]{16}\\.", "0123456789abcdef."))
                         .status())
                 .isEqualTo(404);
         assertThat(only(files, ".woff").length).isGreaterThan(woff2.length);
@@ -87,7 +88,62 @@ class DeliveryTest {
         deliver(Map.of("standIns", true));
         JsonNode face = weight().get("faces").get(0);
         assertThat(face.get("standIn").asString()).contains("font-family: \"stand-in\"", "size-adjust: ");
-        assertThat(caller.get(face.get("address").asString()).status()).isEqualTo(200);
+        assertThat(caller.get(address(face)).status()).isEqualTo(200);
+    }
+
+    /** A real font with three scripts goes out in three files, which together weigh what was told before. */
+    @Test
+    void aFaceIsPartedByTheScriptsOfTheLanguages() throws IOException {
+        String wide = caller.hold(
+                "DejaVuSans.ttf", RealFonts.bytes(RealFonts.named("DejaVuSans.ttf")), Map.of("family", "Wide"));
+        Map<String, Object> terms = new LinkedHashMap<>(Samples.license(wide, "tarn.example"));
+        terms.put("cutting", "GRANTED");
+        caller.send("POST", "/api/licenses", terms);
+        caller.edit(
+                "/api/sites/" + site,
+                "",
+                Map.of(
+                        "roles",
+                        List.of(Samples.role("RUNNING_TEXT", wide, List.of(Samples.face(400, "upright")))),
+                        "delivery",
+                        Map.of("languages", List.of("en", "el", "uk"))));
+
+        JsonNode face = caller.send(
+                        "POST",
+                        "/api/sites/" + site + "/weight",
+                        Map.of("faces", List.of(Map.of("familyId", wide, "slot", Samples.face(400, "upright")))))
+                .json()
+                .get("faces")
+                .get(0);
+        Map<String, byte[]> files = pack();
+
+        assertThat(files.keySet().stream()
+                        .filter(path -> path.endsWith(".woff2"))
+                        .map(path -> path.replaceAll("-[0-9a-f]{8}", "")))
+                .containsExactlyInAnyOrder(
+                        "fonts/wide-regular.woff2",
+                        "fonts/wide-regular-greek.woff2",
+                        "fonts/wide-regular-cyrillic.woff2");
+        assertThat(files.entrySet().stream()
+                        .filter(file -> file.getKey().endsWith(".woff2"))
+                        .mapToLong(file -> file.getValue().length)
+                        .sum())
+                .isEqualTo(face.get("bytes").asLong());
+        assertThat(text(files, "type.css").split("unicode-range: ")).hasSize(4);
+        assertThat(face.get("files").valueStream().map(file -> file.get("characters")
+                        .asString()))
+                .hasSize(3)
+                .allMatch(range -> text(files, "type.css").contains("unicode-range: " + range + ";"));
+        for (JsonNode file : face.get("files")) {
+            assertThat(files.values())
+                    .contains(caller.get(file.get("address").asString()).bytes());
+        }
+    }
+
+    private static String address(JsonNode face) {
+        assertThat(face.get("files")).hasSize(1);
+        assertThat(face.get("files").get(0).get("characters").asString()).isEmpty();
+        return face.get("files").get(0).get("address").asString();
     }
 
     @Test

@@ -21,7 +21,7 @@ final class DeliveredFiles {
         FileNames names = request.placement().names();
         Set<String> taken = new HashSet<>();
         for (Face face : request.faces()) {
-            String style = face.slot().label();
+            String style = face.label();
             byte[] first = face.files().values().iterator().next();
             String stem = names.stem(face.family(), style, first);
             String own = stem;

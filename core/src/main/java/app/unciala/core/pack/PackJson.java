@@ -3,6 +3,7 @@ package app.unciala.core.pack;
 import app.unciala.core.pack.DeliveredFiles.Delivered;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Role;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import com.google.common.hash.Hashing;
 import java.io.StringWriter;
 import java.util.Arrays;
@@ -40,6 +41,10 @@ final class PackJson {
         json.writeStringProperty("slope", face.slot().slope().key());
         json.writeStringProperty("source", face.source());
         json.writeStringProperty("license", face.license());
+        face.part()
+                .map(ScriptPart::script)
+                .filter(script -> !script.isEmpty())
+                .ifPresent(script -> json.writeStringProperty("script", script));
         face.cut().ifPresent(cut -> {
             json.writeObjectPropertyStart("cut");
             json.writeNumberProperty("kept", cut.kept());

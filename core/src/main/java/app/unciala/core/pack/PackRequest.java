@@ -3,6 +3,7 @@ package app.unciala.core.pack;
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.metrics.FallbackMetrics;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slot;
@@ -70,13 +71,14 @@ public record PackRequest(
     }
 
     /**
-     * One face to deliver.
+     * One face to deliver, or its part for one script.
      *
      * @param source the digest of the file it was made from
      * @param files its bytes by format
      * @param slant the angles of a variable slope in degrees, clockwise, if it has one
      * @param license what the licenses say of it, in one line
      * @param notices what must go along with it: copyright and license texts
+     * @param part the characters that it is for, where other files of the same face have others
      * @param cut how many characters were kept of how many, if it was cut
      * @param stand a system face with its metrics made to match, if one shall stand in until the font is there
      */
@@ -88,8 +90,18 @@ public record PackRequest(
             Optional<Range> slant,
             String license,
             List<Notice> notices,
+            Optional<ScriptPart> part,
             Optional<Cut> cut,
-            Optional<FallbackMetrics> stand) {}
+            Optional<FallbackMetrics> stand) {
+        /** What the face is called among the others: its slot, and the script of a part. */
+        String label() {
+            return slot.label()
+                    + part.map(ScriptPart::script)
+                            .filter(script -> !script.isEmpty())
+                            .map(script -> " " + script)
+                            .orElse("");
+        }
+    }
 
     /** A text that goes along with fonts, under its file name. */
     public record Notice(String name, String text) {}

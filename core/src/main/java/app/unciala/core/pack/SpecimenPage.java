@@ -5,10 +5,12 @@ import app.unciala.core.css.FontFaceRule;
 import app.unciala.core.css.FontFaceRule.Source;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Role;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.font.Numbers;
 import java.util.Base64;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 
 /** The page of a pack that shows every role and every face in the delivered files, wherever the host puts them. */
 final class SpecimenPage {
@@ -36,9 +38,13 @@ final class SpecimenPage {
                                     : request.placement().path(file.name()),
                             file.format()))
                     .toList();
-            html.append(
-                    new FontFaceRule(rules.name(face.family()), face.slot(), sources, face.slant(), Optional.empty())
-                            .css());
+            html.append(new FontFaceRule(
+                            rules.name(face.family()),
+                            face.slot(),
+                            sources,
+                            face.slant(),
+                            face.part().map(ScriptPart::characters))
+                    .css());
         }
         html.append("body { margin: 4rem auto; max-width: 46rem; padding: 0 2rem; line-height: 1.5; }\n");
         html.append(".note { font: 0.8rem/1.4 sans-serif; color: #555; margin: 2.5rem 0 0.3rem; }\n");
@@ -55,7 +61,11 @@ final class SpecimenPage {
                         size.equals("46px") || size.equals("28px") ? firstSentence(words) : words);
             }
         }
+        Set<String> shown = new HashSet<>();
         for (Face face : request.faces()) {
+            if (!shown.add(face.family() + face.slot().key())) {
+                continue; // another part of it
+            }
             note(html, face.family() + " " + face.slot().label());
             String weight = Numbers.plain(Math.max(
                     face.slot().weight().min(), Math.min(face.slot().weight().max(), 400)));

@@ -7,6 +7,7 @@ import app.unciala.core.css.TextRole;
 import app.unciala.core.pack.DeliveredFiles.Delivered;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Role;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.font.Numbers;
 import app.unciala.font.face.Range;
@@ -14,7 +15,6 @@ import java.util.Base64;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -52,8 +52,13 @@ final class TypeRules {
                     .map(file -> new Source(
                             url(file), file.format(), request.placement().kind() == Placement.Kind.EXPRESSION))
                     .toList();
-            rules.add(
-                    new FontFaceRule(name(face.family()), face.slot(), sources, face.slant(), Optional.empty()).css());
+            rules.add(new FontFaceRule(
+                            name(face.family()),
+                            face.slot(),
+                            sources,
+                            face.slant(),
+                            face.part().map(ScriptPart::characters))
+                    .css());
         }
         for (Face face : request.faces()) {
             face.stand().ifPresent(stand -> rules.add(stand.css(name(face.family()) + FALLBACK)));

@@ -14,6 +14,7 @@ import app.unciala.core.pack.PackRequest.Notice;
 import app.unciala.core.pack.PackRequest.Role;
 import app.unciala.core.pack.PackRequest.Setting;
 import app.unciala.core.pack.Placement.Kind;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.core.proof.Finding;
 import app.unciala.core.proof.ProofReader;
 import app.unciala.core.proof.Reference;
@@ -104,6 +105,7 @@ class PackWriterTest {
                 "",
                 List.of(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
 
         assertThat(css(roles("Harrow"), List.of(leaning))).contains("font-style: oblique 0deg 10deg;");
@@ -146,6 +148,38 @@ class PackWriterTest {
                 .contains("}\n\n.type-pull-quote {\n  font-family: var(--type-pull-quote);");
         assertThat(css(List.of(new Role(quote, "Harrow", BOLD, GenericFamily.SERIF, setting)), faces("Harrow")))
                 .contains(".quote > p,\n.type-pull-quote {");
+    }
+
+    @Test
+    void aFaceInPartsHasAFileAndARangeForEachScript() {
+        List<Face> parts = SiteCharacters.byScript(List.of("en", "el"), "").stream()
+                .map(part -> part(face("Harrow", REGULAR), part))
+                .toList();
+        PackRequest request = request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), parts);
+        Pack pack = PackWriter.write(request);
+
+        assertThat(text(pack, "type.css"))
+                .containsPattern("harrow-regular-[0-9a-f]{8}\\.woff2[^}]*  unicode-range: U\\+20-7E, ")
+                .containsPattern("harrow-regular-greek-[0-9a-f]{8}\\.woff2[^}]*  unicode-range: U\\+3[0-9A-F]{2}");
+        assertThat(text(pack, "manifest.json")).containsOnlyOnce("\"script\":\"Greek\"");
+        assertThat(text(pack, "specimen.html").split(">Harrow Regular<")).hasSize(2);
+        assertThat(text(pack, "instructions.html"))
+                .contains("preload")
+                .doesNotContain("rel=&quot;preload&quot; href=&quot;fonts/harrow-regular-greek");
+    }
+
+    private static Face part(Face face, ScriptPart part) {
+        return new Face(
+                face.family(),
+                face.slot(),
+                face.source(),
+                face.files(),
+                face.slant(),
+                face.license(),
+                face.notices(),
+                Optional.of(part),
+                face.cut(),
+                face.stand());
     }
 
     @Test
@@ -412,6 +446,7 @@ class PackWriterTest {
                 Optional.empty(),
                 "The license",
                 List.of(new Notice("OFL.txt", "Copyright")),
+                Optional.empty(),
                 Optional.of(new Cut(90, 400)),
                 Optional.empty());
     }

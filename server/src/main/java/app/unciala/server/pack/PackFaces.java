@@ -10,6 +10,7 @@ import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
 import app.unciala.core.pack.SiteCharacters;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
@@ -80,12 +81,22 @@ class PackFaces {
     /** The file that a face is made from. */
     record Source(String familyId, String familyName, SlotView slot, String sha256, FontFormat format) {}
 
+    /** A file of a face, all of it or its part for one script, and where it can be read as browsers take it first. */
+    record Part(Face face, String address) {}
+
     /**
-     * A face with what was left undone or is lacking, in sentences.
+     * A face in one file, or in one for each script of the site, with what was left undone or is lacking, in sentences.
      *
-     * @param address where its file in the format that browsers take first can be read
+     * @param cut how many characters were kept of how many, if it was cut
      */
-    record MadeFace(Face face, String address, List<String> undone) {}
+    record MadeFace(List<Part> parts, Optional<Cut> cut, List<String> undone) {
+        /** The bytes of all its files, in the format that browsers take first. */
+        long bytes() {
+            return parts.stream()
+                    .mapToLong(part -> PackFaces.bytes(part.face().files()))
+                    .sum();
+        }
+    }
 
     /** Makes a face for a site; what was made before is taken from where it is kept. */
     MadeFace make(Source source, Site site, String licenseLine, List<String> licenseIds) {
@@ -93,40 +104,68 @@ class PackFaces {
         List<String> undone = new ArrayList<>();
         byte[] bytes = store.get(source.sha256());
         Sfnt face = FontReader.read(bytes).faces().get(0);
-        Optional<BitSet> kept = kept(source, site, undone);
-        SortedMap<FontFormat, byte[]> files = new TreeMap<>(byPreference(delivery));
-        for (FontFormat format : delivery.browsers().formats()) {
-            boolean asHeld = kept.isEmpty() && format == source.format();
-            if (asHeld) {
-                files.put(format, bytes);
-            } else if (format == FontFormat.WOFF2 || may(source, site, format, Act.CONVERT, undone)) {
-                files.put(format, converted(source, face, format, kept));
-            }
-        }
         BitSet all = characters(face);
+        List<ScriptPart> kept = kept(source, site, all, undone);
+        List<FontFormat> formats = delivery.browsers().formats().stream()
+                .filter(format -> format == FontFormat.WOFF2
+                        || (kept.isEmpty() && format == source.format())
+                        || may(source, site, format, Act.CONVERT, undone))
+                .toList();
         delivery.languages().forEach(tag -> lacking(source, tag, all).ifPresent(undone::add));
+        Optional<FallbackMetrics> stand =
+                delivery.standIns() ? stand(source.slot().toSlot(), face) : Optional.empty();
+        List<Notice> notices = notices(source, face, licenseIds);
+        List<Part> parts = new ArrayList<>();
+        for (Optional<ScriptPart> part : kept.isEmpty()
+                ? List.of(Optional.<ScriptPart>empty())
+                : kept.stream().map(Optional::of).toList()) {
+            Optional<BitSet> characters = part.map(ScriptPart::characters);
+            SortedMap<FontFormat, byte[]> files = new TreeMap<>(byPreference(delivery));
+            for (FontFormat format : formats) {
+                boolean asHeld = characters.isEmpty() && format == source.format();
+                files.put(format, asHeld ? bytes : converted(source, face, format, characters));
+            }
+            parts.add(new Part(
+                    new Face(
+                            source.familyName(),
+                            source.slot().toSlot(),
+                            source.sha256(),
+                            files,
+                            slant(face),
+                            licenseLine,
+                            notices,
+                            part.filter(any -> kept.size() > 1)
+                                    .map(one -> new ScriptPart(one.script(), both(one.characters(), all))),
+                            characters.map(some -> new Cut(both(some, all).cardinality(), all.cardinality())),
+                            stand),
+                    address(source, files.firstKey(), characters)));
+        }
         return new MadeFace(
-                new Face(
-                        source.familyName(),
-                        source.slot().toSlot(),
-                        source.sha256(),
-                        files,
-                        slant(face),
-                        licenseLine,
-                        notices(source, face, licenseIds),
-                        kept.map(characters -> new Cut(common(characters, all), all.cardinality())),
-                        delivery.standIns() ? stand(source.slot().toSlot(), face) : Optional.empty()),
-                address(source, files.firstKey(), kept),
+                parts,
+                kept.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new Cut(
+                                kept.stream()
+                                        .mapToInt(part ->
+                                                both(part.characters(), all).cardinality())
+                                        .sum(),
+                                all.cardinality())),
                 undone);
     }
 
-    /** The characters to keep, if the site's fonts are cut and this one may be. */
-    private Optional<BitSet> kept(Source source, Site site, List<String> undone) {
+    /**
+     * The characters to keep, if the site's fonts are cut and this one may be: those of each script apart, of the scripts
+     * that the face has any of.
+     */
+    private List<ScriptPart> kept(Source source, Site site, BitSet all, List<String> undone) {
         if (!site.delivery().cuts() || !may(source, site, FontFormat.WOFF2, Act.CUT, undone)) {
-            return Optional.empty();
+            return List.of();
         }
         String own = site.delivery().words() + site.name() + site.clientName();
-        return Optional.of(SiteCharacters.of(site.delivery().languages(), own));
+        List<ScriptPart> parts = SiteCharacters.byScript(site.delivery().languages(), own);
+        List<ScriptPart> had =
+                parts.stream().filter(part -> part.characters().intersects(all)).toList();
+        return had.isEmpty() ? parts.subList(0, 1) : had;
     }
 
     /** Whether the licenses allow an act on all domains of the site; told when they do not. */
@@ -210,10 +249,10 @@ class PackFaces {
                 + LanguageCoverage.name(tag) + ": " + shown + (lacking.cardinality() > MOST_SHOWN ? " …" : ""));
     }
 
-    private static int common(BitSet kept, BitSet all) {
+    private static BitSet both(BitSet kept, BitSet all) {
         BitSet both = (BitSet) kept.clone();
         both.and(all);
-        return both.cardinality();
+        return both;
     }
 
     private static Comparator<FontFormat> byPreference(SiteDelivery delivery) {

@@ -12,6 +12,7 @@ import app.unciala.server.flag.AskedRow.DomainVerdict;
 import app.unciala.server.flag.AskedRow.HeldView;
 import app.unciala.server.flag.FlagService;
 import app.unciala.server.pack.PackFaces.MadeFace;
+import app.unciala.server.pack.PackFaces.Part;
 import app.unciala.server.pack.PackFaces.Source;
 import app.unciala.server.pack.PackService.Content;
 import app.unciala.server.site.SiteRole;
@@ -72,7 +73,7 @@ class PackMaker {
             throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
         }
         List<Content> contents = new ArrayList<>();
-        Map<FaceKey, Face> made = new LinkedHashMap<>();
+        Map<FaceKey, List<Face>> made = new LinkedHashMap<>();
         for (AskedRow row : basis.asked()) {
             Optional<HeldView> file = Basis.best(row);
             if (file.isEmpty()) {
@@ -84,7 +85,7 @@ class PackMaker {
                 if (!made.containsKey(key)) {
                     MadeFace face =
                             faces.make(source(row, file.get()), site, licenseLine(row, anyway), licenseIds(row));
-                    made.put(key, face.face());
+                    made.put(key, face.parts().stream().map(Part::face).toList());
                     face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
                 }
             }
@@ -108,6 +109,7 @@ class PackMaker {
                 store.put(archive),
                 archive.length,
                 made.values().stream()
+                        .flatMap(List::stream)
                         .mapToLong(face -> PackFaces.bytes(face.files()))
                         .sum(),
                 contents.stream().distinct().toList(),
@@ -138,7 +140,7 @@ class PackMaker {
                 site.domains(), flags.comparison(site.id()), Optional.of(site.roles()), Optional.of(site.delivery()));
     }
 
-    private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, Face> faces) {
+    private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, List<Face>> faces) {
         List<PackRequest.Role> roles = new ArrayList<>();
         for (SiteRole role : site.roles()) {
             rows.stream()
@@ -161,7 +163,7 @@ class PackMaker {
                 site.delivery().shape(),
                 site.delivery().checklist(),
                 roles,
-                List.copyOf(faces.values()));
+                faces.values().stream().flatMap(List::stream).toList());
     }
 
     private static String licenseLine(AskedRow row, Optional<String> anyway) {

@@ -1,10 +1,11 @@
 package app.unciala.server.pack;
 
 import app.unciala.core.css.GenericFamily;
+import app.unciala.core.css.UnicodeRange;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackRequest.Cut;
-import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.Placement;
+import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slot;
@@ -72,7 +73,7 @@ class PackWeights {
      * @param bytes as delivered, in the format that browsers take first
      * @param held the bytes of the file that is held
      * @param kept how many characters are kept, of {@code of}; null where it is not cut
-     * @param address where the file can be read as it would be delivered
+     * @param files as they would be delivered: one, or one for each script of the site
      * @param standIn the rule of the system face that stands in until the font is there, for {@link #STAND_IN}; empty
      *     without one
      * @param undone what its license does not allow to be done, and which characters it lacks, in sentences
@@ -85,9 +86,17 @@ class PackWeights {
             long held,
             @Schema(types = {"integer", "null"}) @Nullable Integer kept,
             @Schema(types = {"integer", "null"}) @Nullable Integer of,
-            String address,
+            List<FaceFile> files,
             String standIn,
             List<String> undone) {}
+
+    /**
+     * A file of a face.
+     *
+     * @param address where it can be read as it would be delivered
+     * @param characters those it is for, as CSS has them in {@code unicode-range}; empty for all that it has
+     */
+    record FaceFile(String address, String characters) {}
 
     /**
      * What faces weigh together, each file counted once.
@@ -142,17 +151,28 @@ class PackWeights {
                     site,
                     "",
                     List.of());
-            Face result = made.face();
             return Optional.of(new FaceWeight(
                     family.id(),
                     face.slot(),
                     file.slot(),
-                    PackFaces.bytes(result.files()),
+                    made.bytes(),
                     file.bytes(),
-                    result.cut().map(Cut::kept).orElse(null),
-                    result.cut().map(Cut::of).orElse(null),
-                    made.address(),
-                    result.stand().map(stand -> stand.css(STAND_IN)).orElse(""),
+                    made.cut().map(Cut::kept).orElse(null),
+                    made.cut().map(Cut::of).orElse(null),
+                    made.parts().stream()
+                            .map(part -> new FaceFile(
+                                    part.address(),
+                                    part.face()
+                                            .part()
+                                            .map(ScriptPart::characters)
+                                            .map(UnicodeRange::of)
+                                            .orElse("")))
+                            .toList(),
+                    made.parts().stream()
+                            .flatMap(part -> part.face().stand().stream())
+                            .findFirst()
+                            .map(stand -> stand.css(STAND_IN))
+                            .orElse(""),
                     made.undone()));
         } catch (FontException e) {
             return Optional.empty();
