@@ -1,5 +1,5 @@
 import { expect, type APIRequestContext, type Page } from "@playwright/test";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { host, unpacked } from "./host";
@@ -254,4 +254,93 @@ test("what is not allowed goes into a pack with a reason only, and stays flagged
   await expect(part.getByRole("link", { name: "Download", exact: true })).toBeVisible();
   await audit(page);
   await fits(page);
+});
+
+/** Takes a real font in, licenses it for a domain, and sets the running text of a new site in it. */
+async function siteIn(page: Page, font: string, family: string, languages: string[]) {
+  const headers = {
+    "X-XSRF-TOKEN": (await page.context().cookies()).find((cookie) => cookie.name === "XSRF-TOKEN")?.value ?? "",
+  };
+  const call = async (method: "POST" | "PATCH" | "GET", path: string, data?: object) => {
+    const answer = await page.request.fetch(path, { method, headers, data });
+    expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
+    return (await answer.json()) as Record<string, unknown>;
+  };
+  const dropped = await page.request.post("/api/intakes", {
+    headers,
+    multipart: { files: { name: "font.ttf", mimeType: "font/ttf", buffer: readFileSync(font) } },
+  });
+  const { id } = (await dropped.json()) as { id: string };
+  let intake: Record<string, unknown> = {};
+  await expect
+    .poll(async () => (intake = await call("GET", `/api/intakes/${id}`)).state, { timeout: 60_000 })
+    .toBe("REVIEW");
+  const [row] = intake.rows as { id: string }[];
+  await call("PATCH", `/api/intakes/${id}/items/${row!.id}`, { family, included: true });
+  const [familyId] = (await call("POST", `/api/intakes/${id}/accept`, {})).familyIds as string[];
+  await call("POST", "/api/licenses", {
+    name: family,
+    kind: "PER_DOMAIN",
+    covers: [{ familyId, faces: [] }],
+    webUse: "GRANTED",
+    converting: "GRANTED",
+    cutting: "GRANTED",
+    domains: ["scripts.example"],
+    anyFormat: true,
+    proof: "for a test",
+  });
+  const client = await call("POST", "/api/clients", { name: family });
+  const slot = { weight: 400, weightMax: 400, width: 100, widthMax: 100, slope: "upright" };
+  const site = await call("POST", "/api/sites", {
+    clientId: client.id,
+    name: family,
+    domains: ["scripts.example"],
+    roles: [{ role: "RUNNING_TEXT", familyId, generic: "SANS_SERIF", faces: [slot] }],
+    delivery: { languages },
+  });
+  const pack = await call("POST", `/api/sites/${site.id as string}/packs`);
+  const archive = join(folder, "scripts.zip");
+  writeFileSync(archive, await (await page.request.get(`/api/packs/${pack.id as string}.zip`)).body());
+  return unpacked(archive, join(folder, "scripts"));
+}
+
+test("a page fetches of a face the files of the scripts that its text is in", async ({ page, browser }) => {
+  await signIn(page);
+  const files = await siteIn(page, "/usr/share/fonts/truetype/dejavu/DejaVuSans.ttf", "Three scripts", [
+    "en",
+    "el",
+    "uk",
+  ]);
+  const text = (words: string) =>
+    `<!doctype html><meta charset="utf-8"><link rel="stylesheet" href="/type.css"><p>${words}`;
+  const at = await host(
+    new Map<string, Buffer | string>([
+      ...[...files].map(([path, bytes]) => [`/${path}`, bytes] as const),
+      ["/latin.html", text("Five quick cats, 12 of them")],
+      ["/greek.html", text("Ταχεία γάτα, 12")],
+      ["/all.html", text("Cats, γάτες, коти")],
+    ]),
+  );
+  for (const [name, scripts] of [
+    ["latin", [""]],
+    ["greek", ["", "-greek"]],
+    ["all", ["", "-cyrillic", "-greek"]],
+  ] as const) {
+    const visitor = await browser.newPage();
+    const fetched: string[] = [];
+    visitor.on("requestfinished", (request) => fetched.push(new URL(request.url()).pathname));
+    await visitor.goto(`${at.url}/${name}.html`);
+    await visitor.evaluate(() => document.fonts.ready);
+    const fonts = fetched.filter((path) => path.endsWith(".woff2")).map((path) => path.replace(/-[0-9a-f]{8}/, ""));
+    expect(fonts.sort()).toEqual(scripts.map((script) => `/fonts/three-scripts-regular${script}.woff2`).sort());
+    const client = await visitor.context().newCDPSession(visitor);
+    await client.send("DOM.enable");
+    await client.send("CSS.enable");
+    const { root } = await client.send("DOM.getDocument");
+    const { nodeId } = await client.send("DOM.querySelector", { nodeId: root.nodeId, selector: "p" });
+    const painted = await client.send("CSS.getPlatformFontsForNode", { nodeId });
+    expect(painted.fonts.map((font) => font.isCustomFont)).not.toContain(false);
+    await visitor.close();
+  }
+  at.close();
 });

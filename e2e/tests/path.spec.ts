@@ -201,6 +201,59 @@ test("a domain with a typing error is refused with the reason", async ({ page })
   await expect(page.getByRole("alert")).toContainText("“quay” is not a domain");
 });
 
+test("from an archive to a placed pack takes fewer than twenty clicks", async ({ page }) => {
+  await page.addInitScript(() =>
+    window.addEventListener(
+      "click",
+      (event) => event.isTrusted && sessionStorage.setItem("clicks", String(Number(sessionStorage.clicks ?? 0) + 1)),
+      true,
+    ),
+  );
+  const clicks = () => page.evaluate(() => Number(sessionStorage.clicks ?? 0));
+  const archive = join(folder, "serif.zip");
+  execFileSync("zip", ["-qj", archive, `${real}/DejaVuSerif.ttf`, `${real}/DejaVuSerif-Bold.ttf`]);
+  await signIn(page);
+  await page.evaluate(() => sessionStorage.removeItem("clicks"));
+
+  await goTo(page, "Intake");
+  await page.getByLabel("Choose files").setInputFiles(archive);
+  // The license that the fonts name is recorded with them.
+  await expect(
+    page.getByRole("checkbox", { name: /^One license, Bitstream Vera License, for 1 family/ }),
+  ).toBeChecked();
+  await page.getByRole("button", { name: "Accept 2 files" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "DejaVu Serif" })).toBeVisible();
+
+  await goTo(page, "Sites");
+  await page.getByRole("link", { name: "Add a site" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Add a site" })).toBeVisible();
+  await page.getByLabel("Client").fill("Saltmarsh Press");
+  await page.getByLabel("Name", { exact: true }).fill("Saltmarsh");
+  await page.getByLabel("Domains").fill("saltmarsh.example");
+  await page.getByRole("button", { name: "Add the site" }).click();
+  for (const field of ["Headings", "Running text"]) {
+    await page.getByRole("combobox", { name: field, exact: true }).fill("DejaVu Serif");
+    await page.getByRole("option", { name: "DejaVu Serif", exact: true }).click();
+  }
+  await page.getByRole("button", { name: "Set the site in them" }).click();
+  await page.getByRole("button", { name: "Save the type" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+
+  await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Overview" }).click();
+  await page.getByRole("button", { name: "Make a pack" }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Download the pack" }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^saltmarsh-type-.*\.zip$/);
+  await page.getByRole("button", { name: "It is placed" }).click();
+  await expect(page.getByText(/Placed on /)).toBeVisible();
+  const made = await clicks();
+  console.log(`from an archive to a placed pack: ${made} clicks, 5 fields typed`);
+  expect(made).toBeGreaterThan(8);
+  expect(made).toBeLessThan(20);
+});
+
 async function addDomain(page: Page, domain: string) {
   const field = page.getByRole("combobox", { name: "Domains" });
   await field.fill(domain);
