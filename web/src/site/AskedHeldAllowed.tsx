@@ -6,11 +6,13 @@ import { inFont, useLetters } from "../shared/font/storedFont";
 import { formatName } from "../shared/parts/format";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Verdict } from "../shared/parts/Verdict";
+import { saidOnce } from "./packs";
 import { roleName, words } from "./words";
 
-/** One row for each face that each text role asks for: asked, held, allowed. */
+/** One row for each face that each text role asks for; what rows in sequence are decided alike stands once beside them. */
 export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
   const walk = useRovingFocus<HTMLDivElement>();
+  const said = saidOnce(rows.map(verdictOf));
   return (
     <div className="scrolled" ref={walk}>
       <table className="sheet asked-table">
@@ -22,20 +24,25 @@ export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map((row, i) => (
-            <tr key={row.role + row.familyId + row.slot.key} data-row>
-              <td>
-                {rows[i - 1]?.role !== row.role && <span className="quiet">{roleName(row.role)}</span>}
-                <Face row={row} />
-              </td>
-              <td>
-                <Held row={row} />
-              </td>
-              <td>
-                <Allowed row={row} />
-              </td>
-            </tr>
-          ))}
+          {rows.map((row, i) => {
+            const lines = said[i]!;
+            return (
+              <tr key={row.role + row.familyId + row.slot.key} data-row>
+                <td>
+                  {rows[i - 1]?.role !== row.role && <span className="quiet">{roleName(row.role)}</span>}
+                  <Face row={row} />
+                </td>
+                <td>
+                  <Held row={row} />
+                </td>
+                {lines > 0 && (
+                  <td rowSpan={lines}>
+                    <Allowed row={row} />
+                  </td>
+                )}
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </div>
@@ -74,6 +81,18 @@ function Held({ row }: { row: AskedRow }) {
         <div className="quiet small">{words.packMakes}</div>
       )}
     </>
+  );
+}
+
+/** What is decided on a face, in a text that is equal for what is shown alike. */
+function verdictOf({ domains }: AskedRow): string {
+  return JSON.stringify(
+    domains.map(({ domain, verdict, licenseId, reasons }) => [
+      domain,
+      verdict,
+      licenseId,
+      ...reasons.slice(0, 2),
+    ]),
   );
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { AskedRow } from "../shared/api/types";
 import { kB } from "../shared/parts/format";
-import { fileChangeInWords, notAllowed } from "./packs";
+import { fileChangeInWords, notAllowed, placeOf, saidOnce, standing } from "./packs";
 import { anywayInWords, differenceSince } from "./words";
 
 const row = (label: string, verdict: AskedRow["verdict"], held = 1) => ({
@@ -39,5 +39,51 @@ describe("what changed between packs", () => {
     expect(differenceSince(null, none)).toContain("first");
     const some = { files: [], came: ["h1 {}"], went: [] };
     expect(differenceSince("2030-05-01T10:00:00Z", some)).toContain("Against");
+  });
+});
+
+describe("how a site stands", () => {
+  it.each([
+    [[row("Bold", "ALLOWED")], "The one face that is asked for is held and may go out on every domain."],
+    [
+      [row("Bold", "ALLOWED"), row("Bold", "ALLOWED"), row("Regular", "ALLOWED")],
+      "All 2 faces that are asked for are held and may go out on every domain.",
+    ],
+    [
+      [row("Bold", "ALLOWED", 0), row("Regular", "ALLOWED")],
+      "1 of 2 faces may go out on every domain; Ostrel Bold is not held.",
+    ],
+    [
+      [row("Bold", "REFUSED"), row("Regular", "NOT_STATED"), row("Black", "REFUSED", 0)],
+      "0 of 3 faces may go out on every domain; 2 may not, or not on every domain, and Ostrel Black is not held.",
+    ],
+  ])("counts each face once: %#", (rows, said) => {
+    expect(standing(rows)).toBe(said);
+  });
+
+  it.each([
+    [[], []],
+    [["a"], [1]],
+    [
+      ["a", "a", "b", "a"],
+      [2, 0, 1, 1],
+    ],
+    [
+      ["a", "a", "a"],
+      [3, 0, 0],
+    ],
+  ])("says once what is alike in sequence: %j", (texts, lines) => {
+    expect(saidOnce(texts)).toEqual(lines);
+  });
+
+  it("sends flags to the leaf where they are mended", () => {
+    const at = (kind: Parameters<typeof placeOf>[0]["kind"], action = "ADD_FILES" as const) =>
+      placeOf({ kind, action });
+    expect(
+      ["FACE_NOT_HELD", "LANGUAGE_NOT_COVERED", "OVER_BUDGET"].map((kind) => at(kind as "FACE_NOT_HELD")),
+    ).toEqual(["type", "type", "type"]);
+    expect(at("PACK_DUE")).toBe("pack");
+    expect(at("NO_LICENSE")).toBe("asked");
+    expect(at("FOUND_NOT_ALLOWED")).toBe("pages");
   });
 });

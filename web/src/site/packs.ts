@@ -61,3 +61,15 @@ export function standing(rows: Decided[]): string {
   ].filter((part) => part !== false);
   return `${good} of ${count(faces.size, "face")} may go out on every domain; ${but.join(", and ")}.`;
 }
+
+/** For each of these texts, how many in sequence it stands for: 0 where the one before stands for it. */
+export function saidOnce(texts: string[]): number[] {
+  return texts.map((text, i) => {
+    if (text === texts[i - 1]) {
+      return 0;
+    }
+    const rest = texts.slice(i);
+    const other = rest.findIndex((next) => next !== text);
+    return other < 0 ? rest.length : other;
+  });
+}
