@@ -6,7 +6,7 @@ import { useForm } from "react-hook-form";
 import { Link } from "react-router";
 import { useMayEdit } from "../../shared/account/session";
 import { useGet } from "../../shared/api/queries";
-import type { Family, Role, Site, SiteWeight } from "../../shared/api/types";
+import type { Role, Site, SiteWeight } from "../../shared/api/types";
 import { FlagNotes } from "../../shared/flag/FlagNote";
 import { useFlagsOf } from "../../shared/flag/flags";
 import { Line } from "../../shared/layout/Leaf";
@@ -18,6 +18,7 @@ import { placeOf } from "../packs";
 import { useKeepSite } from "../useSite";
 import { budgetInWords, cutInWords, roleName, weightInWords } from "../words";
 import { AddRole } from "./AddRole";
+import { Offers } from "./Offers";
 import { Pairing } from "./Pairing";
 import { RoleEditor } from "./RoleEditor";
 import { Specimen } from "./Specimen";
@@ -32,19 +33,9 @@ import {
   weigh,
   type RolesByName,
 } from "./roles";
-import {
-  blocksOf,
-  faceRules,
-  liveFor,
-  liveOf,
-  offersOf,
-  taken,
-  type Live,
-  type Mode,
-  type Offer,
-} from "./specimen";
+import { blocksOf, faceRules, liveFor, liveOf, type Live, type Mode } from "./specimen";
 import { facesOf, useFamilies, useWeight } from "./useWeight";
-import { modeWords, offerInWords, words } from "./words";
+import { modeWords, words } from "./words";
 
 /** The type of a site: its text roles together as on a page, the faces each asks for, and what they weigh. */
 export function TypePage() {
@@ -210,46 +201,4 @@ function Meter({ weight, guess }: MeterProps) {
       {cutInWords(weight)}
     </>
   );
-}
-
-type OffersProps = {
-  site: Site;
-  roles: Role[];
-  families: Family[];
-  weight: SiteWeight | undefined;
-  onTake: (roles: Role[]) => void;
-};
-
-/** Variable files that would weigh less than the chosen faces they can stand for. */
-function Offers({ site, roles, families, weight, onTake }: OffersProps) {
-  const files = families.flatMap((family) =>
-    family.files.map((file) => ({ familyId: family.id, slot: file.slot })),
-  );
-  const offers = offersOf(roles, files);
-  const variable = useWeight(
-    site,
-    offers.map(({ familyId, by }) => ({ familyId, slot: by })),
-  );
-  return offers.map((offer) => {
-    const alone = bytesOf(variable, [offer.by], offer);
-    const separate = bytesOf(weight, offer.slots, offer);
-    const family = families.find((one) => one.id === offer.familyId);
-    return alone !== null && separate !== null && alone < separate && family ? (
-      <p key={`${offer.familyId} ${offer.by.key}`} className="small">
-        {offerInWords(family.name, offer.slots.length, separate, { bytes: alone })}{" "}
-        <button type="button" className="act" onClick={() => onTake(taken(roles, offer))}>
-          {words.takeIt}
-        </button>
-      </p>
-    ) : null;
-  });
-}
-
-/** What faces of an offer's family weigh, each file once; null until all of them are known. */
-function bytesOf(weight: SiteWeight | undefined, slots: Offer["slots"], { familyId }: Offer): number | null {
-  const of = slots.map((slot) =>
-    weight?.faces.find((face) => face.familyId === familyId && face.slot.key === slot.key),
-  );
-  const files = new Map(of.flatMap((face) => (face ? [[face.fileSlot.key, face.bytes] as const] : [])));
-  return of.includes(undefined) ? null : [...files.values()].reduce((sum, bytes) => sum + bytes, 0);
 }

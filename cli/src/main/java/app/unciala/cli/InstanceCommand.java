@@ -44,8 +44,8 @@ final class InstanceCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         Map<String, Double> values = values();
         return output.writeAll(spec.commandLine(), files, Optional.ofNullable(format), face -> {
-            Sfnt settled = StaticFaces.at(face, values);
-            return family == null ? settled : Renamer.rename(settled, family);
+            Sfnt instance = StaticFaces.at(face, values);
+            return family == null ? instance : Renamer.rename(instance, family);
         });
     }
 

@@ -245,12 +245,13 @@ class UncialaTest {
                 .isZero();
         assertThat(FaceIdentifier.identify(face(renamed)).family()).isEqualTo("Harrow Web");
 
-        Path settled = folder.resolve("settled.woff2");
-        assertThat(run("instance", INTER, "--at", "wght=650,slnt=-5", "--family", "Harrow", "-o", settled.toString()))
+        Path instance = folder.resolve("instance.woff2");
+        assertThat(run("instance", INTER, "--at", "wght=650,slnt=-5", "--family", "Harrow", "-o", instance.toString()))
                 .as(err.toString())
                 .isZero();
-        assertThat(FaceIdentifier.identify(face(settled)).family()).isEqualTo("Harrow");
-        assertThat(FaceIdentifier.identify(face(settled)).slot().weight().min()).isEqualTo(650);
+        assertThat(FaceIdentifier.identify(face(instance)).family()).isEqualTo("Harrow");
+        assertThat(FaceIdentifier.identify(face(instance)).slot().weight().min())
+                .isEqualTo(650);
 
         assertThat(run("split", LATO, "--ranges", "Basic Latin,Latin,Cyrillic", "--out-dir", folder.toString()))
                 .isZero();

@@ -70,7 +70,7 @@ class DemoFontTest {
         DemoFont marl = named("Marl-Variable.ttf");
         Sfnt face = FontReader.read(marl.bytes()).faces().get(0);
         assertThat(FaceReport.of(face).identity().slot().width()).isEqualTo(new Range(75, 100));
-        Sfnt narrow = Instancer.settle(face, Location.of(face, Map.of("wdth", 75.0)));
+        Sfnt narrow = Instancer.instantiate(face, Location.of(face, Map.of("wdth", 75.0)));
         int glyph = CmapTable.read(face).glyph('n');
         int full = HmtxTable.read(face).advances()[glyph];
         assertThat(HmtxTable.read(narrow).advances()[glyph]).isCloseTo(full * 3 / 4, within(1));

@@ -37,6 +37,9 @@ final class SyntaxFindings {
     /** A name and a colon that begin a line inside a value are the next declaration. */
     private static Stream<Finding> missingSemicolons(StyleSheet sheet, Declaration declaration) {
         List<Token> value = declaration.value();
+        if (!hasColon(value)) {
+            return Stream.empty();
+        }
         return IntStream.range(1, value.size() - 1)
                 .filter(i -> value.get(i).is(Kind.IDENT)
                         && value.get(i + 1).is(Kind.COLON)
@@ -49,6 +52,15 @@ final class SyntaxFindings {
                                 "A semicolon is missing here, so “" + declaration.name() + "” and “"
                                         + value.get(i).value() + "” are both passed over.")
                         .fixedBy(";", Edit.insert(value.get(i - 1).start(), ";")));
+    }
+
+    private static boolean hasColon(List<Token> value) {
+        for (Token token : value) {
+            if (token.is(Kind.COLON)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean breaksLine(StyleSheet sheet, Token space) {

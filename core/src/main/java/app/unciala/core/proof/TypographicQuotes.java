@@ -4,33 +4,34 @@ import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
+import com.google.common.base.CharMatcher;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Quotes as texts print them, which CSS takes for letters. */
 final class TypographicQuotes {
     private static final String QUOTES = "“”„‟‘’‚‛«»″′";
+    private static final CharMatcher ANY_QUOTE = CharMatcher.anyOf(QUOTES).precomputed();
     private static final Set<Kind> WHERE_THEY_SPOIL =
             Set.of(Kind.IDENT, Kind.URL, Kind.BAD_URL, Kind.FUNCTION, Kind.DELIM);
 
     private TypographicQuotes() {}
 
     static boolean in(String text) {
-        return text.chars().anyMatch(c -> QUOTES.indexOf(c) >= 0);
+        return ANY_QUOTE.matchesAnyOf(text);
     }
 
     static String removed(String text) {
-        return text.codePoints()
-                .filter(c -> QUOTES.indexOf(c) < 0)
-                .mapToObj(Character::toString)
-                .collect(Collectors.joining());
+        return ANY_QUOTE.removeFrom(text);
     }
 
     static Stream<Finding> find(FontSheet fonts) {
         StyleSheet sheet = fonts.sheet();
+        if (!in(sheet.text())) {
+            return Stream.empty();
+        }
         return Stream.concat(
                 sheet.allRules().stream()
                         .flatMap(rule -> rule.declarations().stream())
@@ -44,7 +45,7 @@ final class TypographicQuotes {
         for (Token token : value) {
             if (WHERE_THEY_SPOIL.contains(token.kind())) {
                 for (int i = token.start(); i < token.end(); i++) {
-                    if (QUOTES.indexOf(sheet.text().charAt(i)) >= 0) {
+                    if (ANY_QUOTE.matches(sheet.text().charAt(i))) {
                         edits.add(new Edit(i, i + 1, "\""));
                     }
                 }

@@ -19,7 +19,7 @@ import java.util.List;
 final class Cff2Instancer {
     private Cff2Instancer() {}
 
-    static Sfnt settle(Sfnt face, Location location) {
+    static Sfnt instantiate(Sfnt face, Location location) {
         CffOutlines drawn = CffOutlines.read(face.require("CFF2")).at(location);
         HmtxTable metrics = HmtxTable.read(face);
         int[] advances = MetricsVariation.advancesAt(face, "HVAR", location, metrics.advances());
@@ -32,14 +32,14 @@ final class Cff2Instancer {
         }
         byte[] cff = CffWriter.write(
                 postScriptName(face), outlines, advances, HeadTable.read(face).unitsPerEm());
-        Sfnt settled =
+        Sfnt instance =
                 new HmtxTable(advances, bearings).replaceIn(face.without("CFF2").with("CFF ", cff), "hhea", "hmtx");
         if (face.table("VVAR").isEmpty() || face.table("vmtx").isEmpty()) {
-            return settled;
+            return instance;
         }
         HmtxTable vertical = HmtxTable.read(face, "vhea", "vmtx");
         int[] heights = MetricsVariation.advancesAt(face, "VVAR", location, vertical.advances());
-        return new HmtxTable(heights, vertical.leftSideBearings()).replaceIn(settled, "vhea", "vmtx");
+        return new HmtxTable(heights, vertical.leftSideBearings()).replaceIn(instance, "vhea", "vmtx");
     }
 
     /** PostScript names have no spaces and no brackets. */

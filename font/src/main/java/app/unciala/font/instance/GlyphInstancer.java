@@ -66,10 +66,10 @@ final class GlyphInstancer {
             bearings[glyph] =
                     bytes.length == 0 ? metrics.leftSideBearings()[glyph] : (int) Math.round(xMin - origins[glyph]);
         }
-        Sfnt settled = new HmtxTable(advances, bearings).replaceIn(withGlyphs(glyphs), "hhea", "hmtx");
+        Sfnt instance = new HmtxTable(advances, bearings).replaceIn(withGlyphs(glyphs), "hhea", "hmtx");
         return vertical == null
-                ? settled
-                : new HmtxTable(heights, topBearings(glyphs, vertical)).replaceIn(settled, "vhea", "vmtx");
+                ? instance
+                : new HmtxTable(heights, topBearings(glyphs, vertical)).replaceIn(instance, "vhea", "vmtx");
     }
 
     private int[] topBearings(List<byte[]> glyphs, HmtxTable before) {
@@ -87,7 +87,7 @@ final class GlyphInstancer {
     private byte[] glyph(int glyph) {
         ByteView bytes = glyf.glyph(glyph);
         if (bytes.length() == 0 || bytes.i16(0) == 0) {
-            settlePhantoms(glyph, variations.deltas(glyph, new int[PHANTOMS], new int[PHANTOMS], new int[0]), 0);
+            movePhantomPoints(glyph, variations.deltas(glyph, new int[PHANTOMS], new int[PHANTOMS], new int[0]), 0);
             return new byte[0];
         }
         return bytes.i16(0) > 0 ? simple(glyph, SimpleGlyph.read(bytes)) : composite(glyph, bytes);
@@ -98,7 +98,7 @@ final class GlyphInstancer {
         int[] xs = java.util.Arrays.copyOf(simple.xs(), count + PHANTOMS);
         int[] ys = java.util.Arrays.copyOf(simple.ys(), count + PHANTOMS);
         GlyphVariations.Deltas deltas = variations.deltas(glyph, xs, ys, simple.contourEnds());
-        settlePhantoms(glyph, deltas, count);
+        movePhantomPoints(glyph, deltas, count);
         int[] movedX = new int[count];
         int[] movedY = new int[count];
         for (int i = 0; i < count; i++) {
@@ -117,7 +117,7 @@ final class GlyphInstancer {
         List<Component> parts = read.components();
         GlyphVariations.Deltas deltas = variations.deltas(
                 glyph, new int[parts.size() + PHANTOMS], new int[parts.size() + PHANTOMS], new int[0]);
-        settlePhantoms(glyph, deltas, parts.size());
+        movePhantomPoints(glyph, deltas, parts.size());
         ByteSink out = new ByteSink().bytes(bytes.slice(0, 10));
         int at = 10;
         for (int i = 0; i < parts.size(); i++) {
@@ -141,7 +141,7 @@ final class GlyphInstancer {
      * The first two phantom points are the origin and the advance, the others the same from the top down; HVAR and VVAR,
      * where there are any, say the advances faster.
      */
-    private void settlePhantoms(int glyph, GlyphVariations.Deltas deltas, int at) {
+    private void movePhantomPoints(int glyph, GlyphVariations.Deltas deltas, int at) {
         origins[glyph] = deltas.xs()[at] + originOf(glyph);
         if (face.table("HVAR").isEmpty()) {
             advances[glyph] =

@@ -22,24 +22,24 @@ public final class Instancer {
      *
      * @throws FontException if the face has neither {@code gvar} nor {@code CFF2}, or a table is damaged
      */
-    public static Sfnt settle(Sfnt face, Location location) {
-        Sfnt settled = outlines(face, location);
-        settled = LayoutCutter.settle(settled, MaxpTable.read(face).numGlyphs(), location);
+    public static Sfnt instantiate(Sfnt face, Location location) {
+        Sfnt instance = outlines(face, location);
+        instance = LayoutCutter.instantiate(instance, MaxpTable.read(face).numGlyphs(), location);
         if (face.table("MVAR").isPresent()) {
-            settled = MetricsTags.settle(settled, face.require("MVAR"), location);
+            instance = MetricsTags.instantiate(instance, face.require("MVAR"), location);
         }
         if (face.table("cvar").isPresent() && face.table("cvt ").isPresent()) {
-            settled = settled.with("cvt ", controlValues(face, location));
+            instance = instance.with("cvt ", controlValues(face, location));
         }
         for (String tag : VARYING) {
-            settled = settled.without(tag);
+            instance = instance.without(tag);
         }
-        return settled;
+        return instance;
     }
 
     private static Sfnt outlines(Sfnt face, Location location) {
         if (face.table("CFF2").isPresent()) {
-            return Cff2Instancer.settle(face, location);
+            return Cff2Instancer.instantiate(face, location);
         }
         if (face.table("gvar").isEmpty() || face.table("glyf").isEmpty()) {
             throw new FontException("gvar", -1, "is missing, and so is CFF2: nothing says how outlines vary");

@@ -50,26 +50,26 @@ final class MetricsTags {
     private MetricsTags() {}
 
     /** The face with the metrics it has at the location. */
-    static Sfnt settle(Sfnt face, ByteView mvar, Location location) {
+    static Sfnt instantiate(Sfnt face, ByteView mvar, Location location) {
         int recordSize = mvar.u16(6);
         int count = mvar.u16(8);
         if (mvar.u16(10) == 0) {
             return face;
         }
         ItemVariationStore store = ItemVariationStore.read(mvar.from(mvar.u16(10)));
-        Sfnt settled = face;
+        Sfnt instance = face;
         for (int i = 0; i < count; i++) {
             int record = 12 + recordSize * i;
             double delta = store.delta(mvar.u16(record + 4), mvar.u16(record + 6), location);
             for (Place place : PLACES.getOrDefault(mvar.tag(record), List.of())) {
-                ByteView table = settled.table(place.table()).orElse(null);
+                ByteView table = instance.table(place.table()).orElse(null);
                 if (table != null && place.at() + 2 <= table.length()) {
                     ByteSink changed = new ByteSink().bytes(table);
                     changed.putU16(place.at(), table.i16(place.at()) + (int) Math.round(delta));
-                    settled = settled.with(place.table(), changed.toArray());
+                    instance = instance.with(place.table(), changed.toArray());
                 }
             }
         }
-        return settled;
+        return instance;
     }
 }

@@ -26,7 +26,7 @@ public final class StaticFaces {
      */
     public static Sfnt at(Sfnt face, Map<String, Double> values) {
         FaceIdentity identity = FaceIdentifier.identify(face);
-        Sfnt settled = Instancer.settle(face, Location.of(face, values));
+        Sfnt instance = Instancer.instantiate(face, Location.of(face, values));
         List<Axis> axes = FvarTable.read(face).map(FvarTable::axes).orElse(List.of());
         double weight =
                 value(axes, values, "wght").orElse(identity.slot().weight().min());
@@ -41,7 +41,7 @@ public final class StaticFaces {
                 : slant.filter(a -> a != 0).isPresent()
                         ? Slope.OBLIQUE
                         : identity.slot().slope();
-        return Restyler.place(settled, identity.family(), Slot.of(weight, width, slope), angle);
+        return Restyler.place(instance, identity.family(), Slot.of(weight, width, slope), angle);
     }
 
     private static Optional<Double> value(List<Axis> axes, Map<String, Double> values, String tag) {

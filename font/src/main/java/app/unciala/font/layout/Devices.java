@@ -15,22 +15,22 @@ public final class Devices {
     private static final int VARIATION_INDEX = 0x8000;
 
     private final @Nullable ItemVariationStore store;
-    private final @Nullable Location settledAt;
+    private final @Nullable Location instanceAt;
     private final @Nullable VariationStoreCut cut;
     private final boolean hinting;
 
-    private Devices(@Nullable ItemVariationStore store, @Nullable Location settledAt, boolean hinting) {
+    private Devices(@Nullable ItemVariationStore store, @Nullable Location instanceAt, boolean hinting) {
         this.store = store;
-        this.settledAt = settledAt;
+        this.instanceAt = instanceAt;
         this.hinting = hinting;
-        cut = store == null || settledAt != null ? null : new VariationStoreCut(store);
+        cut = store == null || instanceAt != null ? null : new VariationStoreCut(store);
     }
 
     public static Devices keeping(@Nullable ItemVariationStore store, boolean hinting) {
         return new Devices(store, null, hinting);
     }
 
-    public static Devices settling(@Nullable ItemVariationStore store, Location location, boolean hinting) {
+    public static Devices atInstance(@Nullable ItemVariationStore store, Location location, boolean hinting) {
         return new Devices(store, location, hinting);
     }
 
@@ -50,8 +50,8 @@ public final class Devices {
         }
         int outer = device.u16(0);
         int inner = device.u16(2);
-        if (store != null && settledAt != null) {
-            return new Adjusted(value + (int) Math.round(store.delta(outer, inner, settledAt)), null);
+        if (store != null && instanceAt != null) {
+            return new Adjusted(value + (int) Math.round(store.delta(outer, inner, instanceAt)), null);
         }
         int row = cut == null ? -1 : cut.use(outer, inner);
         return new Adjusted(

@@ -24,11 +24,11 @@ public final class LayoutTable {
     private final ByteView features;
     private final ByteView lookups;
     private final boolean substitutes;
-    private final Optional<Map<Integer, ByteView>> settled;
+    private final Optional<Map<Integer, ByteView>> featuresAtInstance;
 
-    private LayoutTable(ByteView table, Optional<Map<Integer, ByteView>> settled) {
+    private LayoutTable(ByteView table, Optional<Map<Integer, ByteView>> featuresAtInstance) {
         this.table = table;
-        this.settled = settled;
+        this.featuresAtInstance = featuresAtInstance;
         substitutes = table.table().equals("GSUB");
         features = table.from(table.u16(6));
         lookups = table.from(table.u16(8));
@@ -40,7 +40,7 @@ public final class LayoutTable {
     }
 
     /** The table as it is at a location of a variable font: the features that hold there, and no variations. */
-    public LayoutTable settledAt(Location location) {
+    public LayoutTable instanceAt(Location location) {
         Map<Integer, ByteView> alternates = new HashMap<>();
         featureVariations()
                 .map(FeatureVariations::of)
@@ -77,12 +77,14 @@ public final class LayoutTable {
 
     public ByteView feature(int feature) {
         ByteView own = features.from(features.u16(6 + 6 * feature));
-        return settled.map(alternates -> alternates.getOrDefault(feature, own)).orElse(own);
+        return featuresAtInstance
+                .map(alternates -> alternates.getOrDefault(feature, own))
+                .orElse(own);
     }
 
     /** FeatureVariations, in tables of version 1.1 that have them. */
     public Optional<ByteView> featureVariations() {
-        if (settled.isPresent() || table.u16(2) == 0 || table.u32(10) == 0) {
+        if (featuresAtInstance.isPresent() || table.u16(2) == 0 || table.u32(10) == 0) {
             return Optional.empty();
         }
         return Optional.of(table.from(table.offset32(10)));

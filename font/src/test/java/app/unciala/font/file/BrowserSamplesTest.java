@@ -63,8 +63,8 @@ class BrowserSamplesTest {
         if (face.table("fvar").isPresent()) {
             String variation = "\"wght\" 650";
             pair(base + "-varied.woff2", woff2, source, variation, text);
-            Sfnt settled = StaticFaces.at(face, Map.of("wght", 650.0));
-            pair(base + "-650.woff2", FontWriter.write(settled, FontFormat.WOFF2), source, variation, text);
+            Sfnt instance = StaticFaces.at(face, Map.of("wght", 650.0));
+            pair(base + "-650.woff2", FontWriter.write(instance, FontFormat.WOFF2), source, variation, text);
         }
         assertThat(woff2.length).isLessThan(Files.readAllBytes(FOLDER.resolve(source)).length);
     }

@@ -63,19 +63,19 @@ class Cff2InstanceTest {
     @ParameterizedTest
     @ValueSource(doubles = {100, 250, 400, 650, 900})
     void theOutlinesAreThoseOfTheLocation(double weight) throws IOException {
-        Sfnt settled = StaticFaces.at(face, Map.of("wght", weight));
-        Path ours = Files.write(folder.resolve("ours.otf"), FontWriter.write(settled, FontFormat.OTF));
+        Sfnt instance = StaticFaces.at(face, Map.of("wght", weight));
+        Path ours = Files.write(folder.resolve("ours.otf"), FontWriter.write(instance, FontFormat.OTF));
         String moved = weight == 400 ? "False" : "True";
         assertThat(Tool.python(COMPARE, source, ours, weight))
                 .isEqualToIgnoringNewLines("compared True moved " + moved + " tables ['CFF ']");
-        assertThat(Sanitizer.of(settled)).isEmpty();
-        FaceReport report = FaceReport.of(settled);
+        assertThat(Sanitizer.of(instance)).isEmpty();
+        FaceReport report = FaceReport.of(instance);
         assertThat(report.variable()).isFalse();
         assertThat(report.identity().slot().weight().min()).isEqualTo(weight);
     }
 
     @Test
-    void whatIsCutIsSettledAsTheWholeIs() {
+    void whatIsCutIsInstantiatedAsTheWholeIs() {
         BitSet kept = new BitSet();
         kept.set('A', 'Z' + 1);
         Sfnt cut = StaticFaces.at(Subsetter.subset(face, kept), Map.of("wght", 700.0));

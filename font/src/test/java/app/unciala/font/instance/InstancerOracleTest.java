@@ -101,8 +101,8 @@ class InstancerOracleTest {
         Tool.python(WITH_VERTICAL, RealFonts.named("Inter.var.ttf"), source);
         Sfnt face = FontReader.read(RealFonts.bytes(source)).faces().get(0);
         Location location = Location.of(face, Map.of("wght", 800.0));
-        Sfnt settled = Instancer.settle(face, location);
-        Path ours = Files.write(folder.resolve("ours.ttf"), FontWriter.write(settled, FontFormat.TTF));
+        Sfnt instance = Instancer.instantiate(face, location);
+        Path ours = Files.write(folder.resolve("ours.ttf"), FontWriter.write(instance, FontFormat.TTF));
         assertThat(Tool.python(COMPARE_VERTICAL, source, ours)).isEqualToIgnoringNewLines("moved True");
 
         // VVAR made of HVAR: heights then grow as widths do.
@@ -112,7 +112,7 @@ class InstancerOracleTest {
             vvar.u32(at == 0 ? 0 : at + 4);
         }
         vvar.u32(0).bytes(face.require("HVAR").from(20));
-        Sfnt varied = Instancer.settle(face.with("VVAR", vvar.toArray()), location);
+        Sfnt varied = Instancer.instantiate(face.with("VVAR", vvar.toArray()), location);
         int glyphs = MaxpTable.read(face).numGlyphs();
         int[] heights = HmtxTable.read(varied, "vhea", "vmtx").advances();
         int[] before = HmtxTable.read(face).advances();
@@ -136,17 +136,17 @@ class InstancerOracleTest {
         for (String pair : at.split(",")) {
             values.put(pair.substring(0, 4), Double.parseDouble(pair.substring(5)));
         }
-        Sfnt settled = StaticFaces.at(face(source), values);
-        Path ours = Files.write(folder.resolve("static.ttf"), FontWriter.write(settled, FontFormat.TTF));
+        Sfnt instance = StaticFaces.at(face(source), values);
+        Path ours = Files.write(folder.resolve("static.ttf"), FontWriter.write(instance, FontFormat.TTF));
         assertThat(Tool.python(COMPARE, source, at, ours)).matches("glyphs \\d{4}\n");
         for (String text : new String[] {"AVATAR -> To 3x4 (fi) Ťž", "10:30 ½ Широкая Ζώα"}) {
             assertThat(Tool.shape(ours, "", text)).isEqualTo(Tool.shape(source, at, text));
         }
-        FaceIdentity identity = FaceIdentifier.identify(settled);
+        FaceIdentity identity = FaceIdentifier.identify(instance);
         assertThat(identity.slot()).isEqualTo(Slot.of(weight, 100, slope));
         assertThat(identity.subfamily()).isEqualTo(label);
         assertThat(identity.conflicts()).isEmpty();
-        assertThat(settled.tables()).doesNotContainKeys("fvar", "gvar", "avar", "HVAR", "MVAR", "STAT");
+        assertThat(instance.tables()).doesNotContainKeys("fvar", "gvar", "avar", "HVAR", "MVAR", "STAT");
         assertThat(Tool.run("fc-scan", "--format", "%{variable} %{index}", ours))
                 .isEqualTo("False 0");
     }

@@ -32,12 +32,12 @@ public final class LayoutCutter {
     }
 
     /** All of the layout, with the values that it has at a location. */
-    public static Sfnt settle(Sfnt face, int numGlyphs, Location location) {
+    public static Sfnt instantiate(Sfnt face, int numGlyphs, Location location) {
         BitSet all = new BitSet();
         all.set(0, numGlyphs);
-        Devices devices = Devices.settling(store(face), location, true);
+        Devices devices = Devices.atInstance(store(face), location, true);
         GlyphMap same = GlyphMap.renumbering(all, numGlyphs);
-        return cut(face, all, same, tag -> true, devices, table -> table.settledAt(location));
+        return cut(face, all, same, tag -> true, devices, table -> table.instanceAt(location));
     }
 
     private static Sfnt cut(
