@@ -66,7 +66,7 @@ export function Specimen({ blocks, roles, mode, weight, live, open, onOpen, ...o
               onFocus={() => onOpen(block.role)}
               onType={(said) => setTyped((before) => ({ ...before, [block.role]: said }))}
             />
-            {block.role === "RUNNING_TEXT" && <Emphasis style={style(block, mode)} />}
+            {block.role === "RUNNING_TEXT" && mode !== "live" && <Emphasis style={style(block, mode)} />}
             {isOpen && of.editor(role)}
           </section>
         );
