@@ -147,7 +147,7 @@ class DeliveryTest {
     }
 
     @Test
-    void aRoleOfTheSitesOwnGoesThroughFlagsPacksAndHistory() throws IOException {
+    void aRoleOfTheSitesOwnIsComparedDeliveredAndRefusedWhereItsNameMeansAnother() throws IOException {
         Map<String, Object> quote = new LinkedHashMap<>(Map.of(
                 "role",
                 " Pull  quote ",
