@@ -38,8 +38,7 @@ function OfSite({ site }: { site: Site }) {
     { path: { id: checks.done?.id ?? "" } },
     { enabled: !!checks.done },
   );
-  const all = useFlagsOf("site", id);
-  const flags = all.filter(isOfPages);
+  const flags = useFlagsOf("site", id).filter(isOfPages);
   const mayEdit = useMayEdit();
   const start = useStartCheck(id);
   return (
@@ -62,7 +61,7 @@ function OfSite({ site }: { site: Site }) {
           </Button>
         )
       }
-      leaves={<SiteLeaves id={id} flags={{ "": all.length - flags.length, pages: flags.length }} />}
+      leaves={<SiteLeaves id={id} />}
     >
       {checks.running && <Running check={checks.running} />}
       <Shown of={checks.list}>

@@ -1,11 +1,10 @@
 import { Link } from "react-router";
-import { useGet } from "../shared/api/queries";
 import { count, day } from "../shared/parts/format";
+import { useLatestCheck } from "./useLatestCheck";
 
 /** How the latest check of the site's pages went, in one line. */
 export function LastCheck({ siteId }: { siteId: string }) {
-  const list = useGet("/api/sites/{id}/checks", { path: { id: siteId }, query: { limit: 10 } });
-  const last = list.data?.items.find((check) => check.state === "DONE");
+  const last = useLatestCheck(siteId);
   return (
     <p className="quiet small">
       <Link to={`/sites/${siteId}/pages`}>

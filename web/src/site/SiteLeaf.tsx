@@ -1,11 +1,9 @@
 import type { ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import type { Site } from "../shared/api/types";
-import { useFlagsOf } from "../shared/flag/flags";
 import { Leaf } from "../shared/layout/Leaf";
 import { SiteLeaves } from "../shared/layout/SiteLeaves";
 import { NotHere } from "../shared/states/NotHere";
-import { placeOf } from "./packs";
 import { useSite } from "./useSite";
 import { words } from "./words";
 
@@ -19,11 +17,9 @@ type Props = {
 export function SiteLeaf({ below, actions, children }: Props) {
   const { id = "" } = useParams();
   const site = useSite(id);
-  const flags = useFlagsOf("site", id);
   if (!site.data) {
     return <NotHere error={site.error} again={() => void site.refetch()} all="/sites" allWords={words.all} />;
   }
-  const at = (place: ReturnType<typeof placeOf>) => flags.filter((flag) => placeOf(flag) === place).length;
   return (
     <Leaf
       key={id}
@@ -38,9 +34,7 @@ export function SiteLeaf({ below, actions, children }: Props) {
       }
       below={below?.(site.data) ?? (site.data.domains.join(", ") || words.noDomainYet)}
       actions={actions?.(site.data)}
-      leaves={
-        <SiteLeaves id={id} flags={{ "": at("asked") + at("pack"), type: at("type"), pages: at("pages") }} />
-      }
+      leaves={<SiteLeaves id={id} />}
     >
       {children(site.data)}
     </Leaf>

@@ -4,7 +4,7 @@ import { api, bodyOf } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
 import type { Site, SiteDraft } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
-import { useFlagsOf } from "../shared/flag/flags";
+import { placeOnSite, useFlagsOf } from "../shared/flag/flags";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { clientNamed, useClients } from "../shared/parts/useClients";
 import { Shown } from "../shared/states/States";
@@ -13,7 +13,7 @@ import { LastCheck } from "./LastCheck";
 import { MakePack, Packs } from "./Packs";
 import { SiteForm, type SiteFields } from "./SiteForm";
 import { SiteLeaf } from "./SiteLeaf";
-import { placeOf, standing } from "./packs";
+import { standing } from "./packs";
 import { words } from "./words";
 
 /** How a site stands: what is asked, held and allowed, how its pages fared, and its latest pack. */
@@ -78,7 +78,7 @@ function NewSite() {
 function Overview({ site: { id } }: { site: Site }) {
   const rows = useGet("/api/sites/{id}/comparison", { path: { id } });
   const flags = useFlagsOf("site", id);
-  const at = (place: ReturnType<typeof placeOf>) => flags.filter((flag) => placeOf(flag) === place);
+  const at = (place: ReturnType<typeof placeOnSite>) => flags.filter((flag) => placeOnSite(flag) === place);
   return (
     <>
       <Line notes={<FlagNotes flags={at("asked")} />}>

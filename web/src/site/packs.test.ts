@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { AskedRow } from "../shared/api/types";
 import { kB } from "../shared/parts/format";
-import { fileChangeInWords, notAllowed, placeOf, saidOnce, standing } from "./packs";
+import { fileChangeInWords, notAllowed, saidOnce, standing } from "./packs";
 import { anywayInWords, differenceSince } from "./words";
 
 const row = (label: string, verdict: AskedRow["verdict"], held = 1) => ({
@@ -74,16 +74,5 @@ describe("how a site stands", () => {
     ],
   ])("says once what is alike in sequence: %j", (texts, lines) => {
     expect(saidOnce(texts)).toEqual(lines);
-  });
-
-  it("sends flags to the leaf where they are mended", () => {
-    const at = (kind: Parameters<typeof placeOf>[0]["kind"], action = "ADD_FILES" as const) =>
-      placeOf({ kind, action });
-    expect(
-      ["FACE_NOT_HELD", "LANGUAGE_NOT_COVERED", "OVER_BUDGET"].map((kind) => at(kind as "FACE_NOT_HELD")),
-    ).toEqual(["type", "type", "type"]);
-    expect(at("PACK_DUE")).toBe("pack");
-    expect(at("NO_LICENSE")).toBe("asked");
-    expect(at("FOUND_NOT_ALLOWED")).toBe("pages");
   });
 });

@@ -1,5 +1,4 @@
-import type { AskedRow, Flag } from "../shared/api/types";
-import { isOfPages } from "../shared/flag/flags";
+import type { AskedRow } from "../shared/api/types";
 import { count, kB, listed } from "../shared/parts/format";
 
 type Decided = Pick<AskedRow, "familyName" | "verdict"> & { slot: { label: string }; held: unknown[] };
@@ -19,29 +18,6 @@ export function fileChangeInWords({ before, after }: { before: number; after: nu
     : after === 0
       ? `gone, ${kB(before)}`
       : `${kB(before)} → ${kB(after)}`;
-}
-
-/** The part of a site's page, or the leaf of it, in which a flag is mended. */
-export function placeOf({
-  kind,
-  action,
-}: Pick<Flag, "kind" | "action">): "asked" | "type" | "pack" | "pages" {
-  if (isOfPages({ kind, action })) {
-    return "pages";
-  }
-  switch (kind) {
-    case "FACE_NOT_HELD":
-    case "LANGUAGE_NOT_COVERED":
-    case "OVER_BUDGET":
-      return "type";
-    case "PACK_DUE":
-    case "DELIVERED_ANYWAY":
-    case "DELIVERED_NOT_ASKED":
-    case "WHOLE_FACES":
-      return "pack";
-    default:
-      return "asked";
-  }
 }
 
 /** How many of the faces that are asked for may go out, in a sentence, each face counted once. */

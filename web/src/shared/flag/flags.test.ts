@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Flag, FlagCount } from "../api/types";
-import { filterOf, gatheredQuery, indexed, insideQuery, openOf, paramsOf, wayOf } from "./flags";
+import { filterOf, gatheredQuery, indexed, insideQuery, openOf, paramsOf, wayOf, placeOnSite } from "./flags";
 import { accepted, handed, headingOf, spread } from "./words";
 
 const counts: FlagCount[] = [
@@ -83,5 +83,18 @@ describe("flags", () => {
     expect(way("SETTLE_DUPLICATE")).toBe("/families/duplicates");
     expect(way("ADD_FILES")).toBe("/intake?flag=flag1");
     expect(way("EDIT_LICENSE")).toBe("/licenses/l/terms");
+  });
+});
+
+describe("the leaves of a site", () => {
+  it("sends flags to the leaf where they are mended", () => {
+    const at = (kind: Parameters<typeof placeOnSite>[0]["kind"], action = "ADD_FILES" as const) =>
+      placeOnSite({ kind, action });
+    expect(
+      ["FACE_NOT_HELD", "LANGUAGE_NOT_COVERED", "OVER_BUDGET"].map((kind) => at(kind as "FACE_NOT_HELD")),
+    ).toEqual(["type", "type", "type"]);
+    expect(at("PACK_DUE")).toBe("pack");
+    expect(at("NO_LICENSE")).toBe("asked");
+    expect(at("FOUND_NOT_ALLOWED")).toBe("pages");
   });
 });

@@ -163,6 +163,29 @@ export function isOfPages({ kind, action }: Pick<Flag, "kind" | "action">): bool
   return action === "OPEN_CHECK" || action === "TAKE_IN" || kind === "FOUND_NOT_ALLOWED";
 }
 
+/** The part of a site's page, or the leaf of it, in which a flag is mended. */
+export function placeOnSite({
+  kind,
+  action,
+}: Pick<Flag, "kind" | "action">): "asked" | "type" | "pack" | "pages" {
+  if (isOfPages({ kind, action })) {
+    return "pages";
+  }
+  switch (kind) {
+    case "FACE_NOT_HELD":
+    case "LANGUAGE_NOT_COVERED":
+    case "OVER_BUDGET":
+      return "type";
+    case "PACK_DUE":
+    case "DELIVERED_ANYWAY":
+    case "DELIVERED_NOT_ASKED":
+    case "WHOLE_FACES":
+      return "pack";
+    default:
+      return "asked";
+  }
+}
+
 /** Where a flag's next action is done, and what that is called. */
 export function wayOf(flag: Flag): [string, string] {
   const license = `/licenses/${flag.licenseId}`;

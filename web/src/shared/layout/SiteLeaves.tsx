@@ -1,3 +1,4 @@
+import { placeOnSite, useFlagsOf } from "../flag/flags";
 import { Leaves } from "./Leaves";
 
 /** The leaves of the place: all sites, and a style sheet that belongs to none. */
@@ -13,8 +14,14 @@ export function SitesLeaves() {
   );
 }
 
-/** The leaves of one site, with how many flags stand on each. */
-export function SiteLeaves({ id, flags = {} }: { id: string; flags?: Record<string, number> }) {
+/** The leaves of one site, with how many of its flags are mended on each. */
+export function SiteLeaves({ id }: { id: string }) {
+  const all = useFlagsOf("site", id);
+  const flags: Record<string, number> = {};
+  for (const place of all.map(placeOnSite)) {
+    const path = place === "type" || place === "pages" ? place : "";
+    flags[path] = (flags[path] ?? 0) + 1;
+  }
   const leaf = (path: string, name: string) => ({
     to: `/sites/${id}${path && `/${path}`}`,
     name,

@@ -27,7 +27,7 @@ export function Offers({ site, roles, families, weight, onTake }: Props) {
     const family = families.find((one) => one.id === offer.familyId);
     return alone !== null && separate !== null && alone < separate && family ? (
       <p key={`${offer.familyId} ${offer.by.key}`} className="small">
-        {offerInWords(family.name, offer.slots.length, separate, { bytes: alone })}{" "}
+        {offerInWords(family.name, offer.slots.length, separate, alone)}{" "}
         <button type="button" className="act" onClick={() => onTake(taken(roles, offer))}>
           {words.takeIt}
         </button>

@@ -29,7 +29,8 @@ type Props = {
 };
 
 /** The text roles of a site together, as on a page: each text can be typed over, and opens its role. */
-export function Specimen({ blocks, roles, mode, weight, live, open, onOpen, ...of }: Props) {
+export function Specimen(props: Props) {
+  const { blocks, roles, mode, weight, live, open, onOpen } = props;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const page = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -47,7 +48,7 @@ export function Specimen({ blocks, roles, mode, weight, live, open, onOpen, ...o
           <section key={block.role} className={isOpen ? "specimen-role open" : "specimen-role"}>
             <div className="specimen-of">
               <span>
-                {roleName(block.role)} <span className="quiet">{of.faceOf(role)}</span>
+                {roleName(block.role)} <span className="quiet">{props.faceOf(role)}</span>
               </span>
               <button
                 type="button"
@@ -67,7 +68,7 @@ export function Specimen({ blocks, roles, mode, weight, live, open, onOpen, ...o
               onType={(said) => setTyped((before) => ({ ...before, [block.role]: said }))}
             />
             {block.role === "RUNNING_TEXT" && mode !== "live" && <Emphasis style={style(block, mode)} />}
-            {isOpen && of.editor(role)}
+            {isOpen && props.editor(role)}
           </section>
         );
       })}
@@ -78,7 +79,7 @@ export function Specimen({ blocks, roles, mode, weight, live, open, onOpen, ...o
           own: style(block, "own"),
           fallback: style(block, "fallback"),
         }))}
-        onMoved={of.onMoved}
+        onMoved={props.onMoved}
       />
     </div>
   );

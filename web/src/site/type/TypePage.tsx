@@ -8,13 +8,13 @@ import { useMayEdit } from "../../shared/account/session";
 import { useGet } from "../../shared/api/queries";
 import type { Role, Site, SiteWeight } from "../../shared/api/types";
 import { FlagNotes } from "../../shared/flag/FlagNote";
-import { useFlagsOf } from "../../shared/flag/flags";
+import { placeOnSite, useFlagsOf } from "../../shared/flag/flags";
 import { Line } from "../../shared/layout/Leaf";
 import { Conflict } from "../../shared/parts/Conflict";
 import { useUnsaved } from "../../shared/parts/unsaved";
 import { useMergedForm } from "../../shared/parts/useMergedForm";
 import { SiteLeaf } from "../SiteLeaf";
-import { placeOf } from "../packs";
+import { useLatestCheck } from "../useLatestCheck";
 import { useKeepSite } from "../useSite";
 import { budgetInWords, cutInWords, roleName, weightInWords } from "../words";
 import { AddRole } from "./AddRole";
@@ -22,17 +22,7 @@ import { Offers } from "./Offers";
 import { Pairing } from "./Pairing";
 import { RoleEditor } from "./RoleEditor";
 import { Specimen } from "./Specimen";
-import {
-  byRole,
-  emptyRole,
-  faceInWords,
-  fieldOf,
-  inOrder,
-  roleInWords,
-  undoneOf,
-  weigh,
-  type RolesByName,
-} from "./roles";
+import { byRole, emptyRole, fieldOf, inOrder, roleInWords, undoneOf, weigh, type RolesByName } from "./roles";
 import { blocksOf, faceRules, liveFor, liveOf, type Live, type Mode } from "./specimen";
 import { facesOf, useFamilies, useWeight } from "./useWeight";
 import { modeWords, words } from "./words";
@@ -45,7 +35,7 @@ export function TypePage() {
 function Type({ site }: { site: Site }) {
   const keep = useKeepSite(site);
   const mayEdit = useMayEdit();
-  const flags = useFlagsOf("site", site.id).filter((flag) => placeOf(flag) === "type");
+  const flags = useFlagsOf("site", site.id).filter((flag) => placeOnSite(flag) === "type");
   const recorded = useMemo(() => byRole(site.roles), [site.roles]);
   const form = useForm<RolesByName>({ defaultValues: recorded });
   const { conflict, resolve, saved } = useMergedForm(form, recorded, site.version);
@@ -142,7 +132,7 @@ function Type({ site }: { site: Site }) {
               faceOf={(role) =>
                 mode === "live" && live
                   ? (liveFor(role.role, live)?.name ?? words.notLive)
-                  : faceInWords(role, familyOf(role))
+                  : roleInWords(role, families)
               }
               onMoved={setMoved}
               editor={(role) => (
@@ -180,8 +170,7 @@ function Type({ site }: { site: Site }) {
 
 /** What the latest check found the roles painted in; undefined while the pages have not been checked. */
 function useLive(siteId: string): Live | undefined {
-  const checks = useGet("/api/sites/{id}/checks", { path: { id: siteId }, query: { limit: 10 } });
-  const id = checks.data?.items.find((check) => check.state === "DONE")?.id;
+  const id = useLatestCheck(siteId)?.id;
   const check = useGet("/api/checks/{id}", { path: { id: id ?? "" } }, { enabled: id !== undefined });
   return check.data && liveOf(check.data);
 }

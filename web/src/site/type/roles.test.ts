@@ -40,9 +40,11 @@ describe("a site", () => {
     const families = [{ id: "f", name: "Ostrel", files: [] as HeldFile[] } as Family];
     expect(roleInWords(null, families)).toBe("not set");
     expect(roleInWords({ ...role("CODE", "f"), faces: [{ ...regular, label: "Regular" }] }, families)).toBe(
-      "Ostrel, Regular",
+      "Ostrel Regular",
     );
-    expect(roleInWords({ ...role("CODE", "x"), faces: [] }, families)).toBe("another family, no face");
+    expect(roleInWords({ ...role("CODE", "x"), faces: [] }, families)).toBe(
+      "another family, no face chosen yet",
+    );
     expect(weightInWords({ faces: 2, bytes: 50_000, guessed: true })).toBe(
       "2 fonts to send, about 50 kB; 0.3 s at 1.6 Mbit/s",
     );

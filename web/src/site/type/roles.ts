@@ -87,13 +87,17 @@ export function fakedIn({ role, faces: [plain, ...others] }: Role): string[] {
   return faked;
 }
 
-/** A role as its change is told: its family and faces. */
+/** What a role is set in: its family and faces, that of plain text first. */
 export function roleInWords(role: Role | null, families: Family[]): string {
   if (!role) {
-    return "not set";
+    return words.notSet;
   }
-  const name = families.find((family) => family.id === role.familyId)?.name ?? "another family";
-  return `${name}, ${role.faces.map((face) => face.label || face.key).join(", ") || "no face"}`;
+  if (role.familyId === "") {
+    return words.chooseFamily;
+  }
+  const name = families.find((family) => family.id === role.familyId)?.name ?? words.another;
+  const faces = role.faces.map((face) => face.label || face.key);
+  return faces.length > 0 ? `${name} ${faces.join(", ")}` : `${name}, ${words.noFace}`;
 }
 
 /** The generic family that can stand in for a family of a kind; none where the kind is not known. */
@@ -122,15 +126,4 @@ export function isSameRole(one: string, other: string): boolean {
       .replace(/[^\p{L}\p{M}\p{N}]+/gu, "-")
       .replace(/^-+|-+$/g, "");
   return key(one) === key(other);
-}
-
-/** The face that plain text of a role is set in, and how many more it asks for. */
-export function faceInWords({ familyId, faces: [plain, ...more] }: Role, family: Family | undefined): string {
-  if (familyId === "") {
-    return words.chooseFamily;
-  }
-  const name = family?.name ?? "";
-  return plain
-    ? `${name} ${plain.label || plain.key}${more.length > 0 ? `, and ${more.map((face) => face.label || face.key).join(", ")}` : ""}`
-    : `${name}, ${words.noFace}`;
 }

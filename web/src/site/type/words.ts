@@ -1,4 +1,3 @@
-import type { SiteWeight } from "../../shared/api/types";
 import { kB } from "../../shared/parts/format";
 import type { Mode } from "./specimen";
 
@@ -11,6 +10,8 @@ export const words = {
   closeRole: "Close",
   chooseFamily: "no family chosen yet",
   noFace: "no face chosen yet",
+  notSet: "not set",
+  another: "another family",
   emphasis: "Emphasis",
   italic: "in italic",
   bold: "in bold",
@@ -45,11 +46,6 @@ export const modeWords: Record<Mode, string> = {
 };
 
 /** What a variable file would save, when it does. */
-export function offerInWords(
-  family: string,
-  faces: number,
-  separate: number,
-  variable: Pick<SiteWeight, "bytes">,
-): string {
-  return `One variable file of ${family} would weigh ${kB(variable.bytes)}, the ${faces} faces that it can stand for ${kB(separate)}.`;
+export function offerInWords(family: string, faces: number, separate: number, variable: number): string {
+  return `One variable file of ${family} would weigh ${kB(variable)}, the ${faces} faces that it can stand for ${kB(separate)}.`;
 }

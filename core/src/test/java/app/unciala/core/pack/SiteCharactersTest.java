@@ -48,8 +48,8 @@ class SiteCharactersTest {
 
         assertThat("नमस्ते़्।".codePoints())
                 .allMatch(c -> parts.get(1).characters().get(c));
-        assertThat("Hello, 12 – é".codePoints())
-                .allMatch(c -> parts.get(0).characters().get(c) || c == 'é');
+        assertThat("Hello, 12 –".codePoints())
+                .allMatch(c -> parts.get(0).characters().get(c));
     }
 
     @Test

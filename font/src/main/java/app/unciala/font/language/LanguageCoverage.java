@@ -61,8 +61,8 @@ public final class LanguageCoverage {
      */
     public static BitSet lacking(String tag, IntPredicate has) {
         BitSet rest = described(tag)
-                .map(known -> (BitSet)
-                        Needs.BY_LANGUAGE.getOrDefault(known, new BitSet()).clone())
+                .map(Needs.BY_LANGUAGE::get)
+                .map(needed -> (BitSet) needed.clone())
                 .orElseGet(BitSet::new);
         BitSet there = new BitSet();
         rest.stream().filter(has).forEach(there::set);

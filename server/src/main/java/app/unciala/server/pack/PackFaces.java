@@ -86,10 +86,15 @@ class PackFaces {
 
     /**
      * A face in one file, or in one for each script of the site, with what was left undone or is lacking, in sentences.
-     *
-     * @param cut how many characters were kept of how many, if it was cut
      */
-    record MadeFace(List<Part> parts, Optional<Cut> cut, List<String> undone) {
+    record MadeFace(List<Part> parts, List<String> undone) {
+        /** How many characters its files have of how many, if it was cut. */
+        Optional<Cut> cut() {
+            return parts.stream()
+                    .flatMap(part -> part.face().cut().stream())
+                    .reduce((one, other) -> new Cut(one.kept() + other.kept(), one.of()));
+        }
+
         /** The bytes of all its files, in the format that browsers take first. */
         long bytes() {
             return parts.stream()
@@ -140,17 +145,7 @@ class PackFaces {
                             stand),
                     address(source, files.firstKey(), characters)));
         }
-        return new MadeFace(
-                parts,
-                kept.isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(new Cut(
-                                kept.stream()
-                                        .mapToInt(part ->
-                                                both(part.characters(), all).cardinality())
-                                        .sum(),
-                                all.cardinality())),
-                undone);
+        return new MadeFace(parts, undone);
     }
 
     /**

@@ -89,17 +89,19 @@ public record SiteRole(
         return new SiteRole(role, id, generic, faces, selector, size, lineHeight, letterSpacing, wordSpacing);
     }
 
-    /**
-     * The roles without their faces, in a text that is equal for equal settings. Packs are kept with it, so a field that is
-     * added later stands in it only where it says something.
-     */
+    /** The roles without their faces, in a text that is equal for equal settings. */
     public static String settings(List<SiteRole> roles) {
         return roles.stream()
-                .map(role -> "SiteRole[role=" + role.role + ", familyId=, generic=" + role.generic
-                        + ", faces=[], selector="
-                        + role.selector + ", size=" + role.size + ", lineHeight=" + role.lineHeight + ", letterSpacing="
-                        + role.letterSpacing + (role.wordSpacing.isEmpty() ? "" : ", wordSpacing=" + role.wordSpacing)
-                        + "]")
+                .map(role -> new SiteRole(
+                        role.role,
+                        "",
+                        role.generic,
+                        List.of(),
+                        role.selector,
+                        role.size,
+                        role.lineHeight,
+                        role.letterSpacing,
+                        role.wordSpacing))
                 .toList()
                 .toString();
     }

@@ -33,7 +33,7 @@ public class DerivedFiles {
      * @param name says how it is made, and is different for whatever is made in another way
      */
     public Path kept(String sha256, String name, Supplier<byte[]> make) {
-        Path file = folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
+        Path file = file(sha256, name);
         try {
             // Not forced to disk, so after a power failure a file may be there without its bytes.
             return Files.exists(file) && Files.size(file) > 0 ? file : write(make.get(), file);
@@ -44,8 +44,11 @@ public class DerivedFiles {
 
     /** What was made of a font under a name, if it is there. */
     public Optional<Path> find(String sha256, String name) {
-        Path file = folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
-        return Optional.of(file).filter(Files::exists);
+        return Optional.of(file(sha256, name)).filter(Files::exists);
+    }
+
+    private Path file(String sha256, String name) {
+        return folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
     }
 
     private static Path write(byte[] bytes, Path file) throws IOException {
