@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { host, unpacked } from "./host";
 import { test } from "./inventory";
-import { audit, fits, openRecord, settled, signIn } from "./support";
+import { audit, fits, openRecord, painted, settled, signIn } from "./support";
 
 test.use({ inventory: "delivery" });
 
@@ -333,13 +333,7 @@ test("a page fetches of a face the files of the scripts that its text is in", as
     await visitor.evaluate(() => document.fonts.ready);
     const fonts = fetched.filter((path) => path.endsWith(".woff2")).map((path) => path.replace(/-[0-9a-f]{8}/, ""));
     expect(fonts.sort()).toEqual(scripts.map((script) => `/fonts/three-scripts-regular${script}.woff2`).sort());
-    const client = await visitor.context().newCDPSession(visitor);
-    await client.send("DOM.enable");
-    await client.send("CSS.enable");
-    const { root } = await client.send("DOM.getDocument");
-    const { nodeId } = await client.send("DOM.querySelector", { nodeId: root.nodeId, selector: "p" });
-    const painted = await client.send("CSS.getPlatformFontsForNode", { nodeId });
-    expect(painted.fonts.map((font) => font.isCustomFont)).not.toContain(false);
+    expect(new Set((await painted(visitor, "p")).files)).toEqual(new Set([true]));
     await visitor.close();
   }
   at.close();

@@ -131,3 +131,16 @@ export async function audit(
   );
   expect(said).toEqual([]);
 }
+
+/** The family that Chromium painted most of an element's text in, and whether each font it took came as a file. */
+export async function painted(page: Page, selector: string) {
+  const client = await page.context().newCDPSession(page);
+  await client.send("DOM.enable");
+  await client.send("CSS.enable");
+  const { root } = await client.send("DOM.getDocument");
+  const { nodeId } = await client.send("DOM.querySelector", { nodeId: root.nodeId, selector });
+  const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId });
+  await client.detach();
+  const most = [...fonts].sort((a, b) => b.glyphCount - a.glyphCount)[0];
+  return { family: most?.familyName, files: fonts.map((font) => font.isCustomFont) };
+}

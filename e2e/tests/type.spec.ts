@@ -1,43 +1,28 @@
-import { expect, type CDPSession, type Page } from "@playwright/test";
+import { expect } from "@playwright/test";
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test } from "./inventory";
 import { unpacked } from "./host";
-import { audit, fits, openRecord, settled, signIn } from "./support";
+import { audit, fits, openRecord, painted, settled, signIn } from "./support";
 
 test.use({ inventory: "type" });
-
-/** The family that Chromium painted most of an element's text in, and whether it came as a file. */
-async function painted(client: CDPSession, selector: string) {
-  const { root } = await client.send("DOM.getDocument");
-  const { nodeId } = await client.send("DOM.querySelector", { nodeId: root.nodeId, selector });
-  const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId });
-  const [most] = fonts.sort((a, b) => b.glyphCount - a.glyphCount);
-  return { family: most?.familyName, file: most?.isCustomFont };
-}
-
-async function inspector(page: Page) {
-  const client = await page.context().newCDPSession(page);
-  await client.send("DOM.enable");
-  await client.send("CSS.enable");
-  return client;
-}
 
 test("the type of a site is seen as packs deliver it, until it arrives, and as the pages have it", async ({ page }) => {
   await signIn(page);
   await openRecord(page, "/sites", "Opal Street Books", "Type");
   await expect(page.getByText(/^4 fonts to send, \d+ kB/)).toBeVisible();
   await settled(page);
-  const client = await inspector(page);
   const heading = '[aria-label="Headings: words"]';
-  await expect.poll(() => painted(client, heading)).toEqual({ family: "Vellumine", file: true });
-  await expect.poll(() => painted(client, '[aria-label="Code: words"]')).toEqual({ family: "Tillet Mono", file: true });
+  await expect.poll(() => painted(page, heading)).toEqual({ family: "Vellumine", files: [true] });
+  await expect
+    .poll(() => painted(page, '[aria-label="Code: words"]'))
+    .toEqual({ family: "Tillet Mono", files: [true] });
 
   await page.getByRole("button", { name: "what is seen until it arrives" }).click();
-  await expect.poll(() => painted(client, heading)).toMatchObject({ file: false });
+  await expect.poll(() => painted(page, heading)).toMatchObject({ files: [false] });
   await page.getByRole("button", { name: "what the pages have now" }).click();
-  await expect.poll(() => painted(client, heading)).toEqual({ family: "Vellumine", file: true });
+  await expect.poll(() => painted(page, heading)).toEqual({ family: "Vellumine", files: [true] });
   await page.getByRole("button", { name: "what packs deliver" }).click();
 
   await expect(page.getByText(/^This page becomes \d+ px (longer|shorter) when the fonts arrive/)).toBeVisible();
@@ -56,8 +41,9 @@ test("a bold that nobody supplied is faked before it is delivered, as it will be
   await signIn(page);
   await openRecord(page, "/sites", "Fernway", "Type");
   await settled(page);
-  const client = await inspector(page);
-  await expect.poll(() => painted(client, '[aria-label="Headings: words"]')).toEqual({ family: "Wendlow", file: true });
+  await expect
+    .poll(() => painted(page, '[aria-label="Headings: words"]'))
+    .toEqual({ family: "Wendlow", files: [true] });
   const text = page.getByRole("textbox", { name: "Headings: words" });
   const faked = await text.screenshot();
   await text.evaluate((element) => (element.style.fontSynthesis = "none"));

@@ -6,7 +6,7 @@ import { staticSlot } from "../shared/font/slots";
 import { network, problem } from "../testing/network";
 import { client, headings, recorded } from "../testing/recordedSite";
 import { open } from "../testing/render";
-import { site } from "../testing/samples";
+import { flag, site } from "../testing/samples";
 
 function pack(change: Partial<Pack> = {}): Pack {
   return {
@@ -184,6 +184,20 @@ describe("a site", () => {
       for (const name of ["Delete the site", "Add a text role", "Make a pack"]) {
         expect(screen.queryByRole("button", { name })).toBeNull();
       }
+    }
+  });
+
+  it("has its flags counted alike on whichever leaf one is", async () => {
+    recorded(headings);
+    const flags = [flag(), flag({ id: "1", kind: "FACE_NOT_HELD", action: "ADD_FILES" })];
+    network.use(http.get("*/api/flags", () => HttpResponse.json({ items: flags, next: null })));
+    const { router } = await open("/sites/s1", "Fernway");
+    for (const place of ["", "/type", "/proof", "/record"]) {
+      await act(() => router.navigate(`/sites/s1${place}`));
+      const leaves = await screen.findByRole("navigation", { name: "Leaves of this site" });
+      expect(await within(leaves).findByRole("link", { name: "Overview 1 flag" })).toBeInTheDocument();
+      expect(within(leaves).getByRole("link", { name: "Type 1 flag" })).toBeInTheDocument();
+      expect(within(leaves).getByRole("link", { name: "Pages" })).toBeInTheDocument();
     }
   });
 
