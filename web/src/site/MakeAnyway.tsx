@@ -4,12 +4,13 @@ import { useState, type FormEvent } from "react";
 import { useMayEdit } from "../shared/account/session";
 import type { AskedRow } from "../shared/api/types";
 import { notAllowed } from "./packs";
-import { useMakePack } from "./usePack";
+import { useMakePack, usePackMaking } from "./usePack";
 import { anywayInWords, words } from "./words";
 
 /** Makes a pack with what is not allowed, for a reason that is kept and stays flagged. */
 export function MakeAnyway({ siteId, rows }: { siteId: string; rows: AskedRow[] }) {
   const mayEdit = useMayEdit();
+  const running = usePackMaking(siteId)?.running ?? false;
   const make = useMakePack(siteId);
   const [reason, setReason] = useState("");
   const [tried, setTried] = useState(false);
@@ -18,18 +19,17 @@ export function MakeAnyway({ siteId, rows }: { siteId: string; rows: AskedRow[] 
     return null;
   }
   const lacks = tried && !reason.trim();
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault();
     setTried(true);
-    if (reason.trim() && (await make.mutateAsync(reason.trim()).catch(() => null))) {
-      setReason("");
-      setTried(false);
+    if (reason.trim()) {
+      make.mutate(reason.trim());
     }
   };
   return (
     <details className="make-anyway">
       <summary>{anywayInWords(faces)}</summary>
-      <form onSubmit={(event) => void submit(event)} className="in-a-row">
+      <form onSubmit={submit} className="in-a-row">
         <TextField
           label={words.anywayWhy}
           value={reason}
@@ -38,7 +38,7 @@ export function MakeAnyway({ siteId, rows }: { siteId: string; rows: AskedRow[] 
           onChange={(event) => setReason(event.target.value)}
           sx={{ flexGrow: 1 }}
         />
-        <Button type="submit" disabled={make.isPending}>
+        <Button type="submit" disabled={running || make.isPending}>
           {words.makeAnyway}
         </Button>
       </form>

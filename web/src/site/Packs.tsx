@@ -8,17 +8,28 @@ import { Shown } from "../shared/states/States";
 import { Checklist } from "./Checklist";
 import { Difference, EarlierPacks } from "./EarlierPacks";
 import { MakeAnyway } from "./MakeAnyway";
-import { useLatestPack, useMakePack } from "./usePack";
-import { madeAnyway, packInWords, placedInWords, words } from "./words";
+import { useLatestPack, useMakePack, usePackMaking, useTellOfPack } from "./usePack";
+import { madeAnyway, makingInWords, packInWords, placedInWords, words } from "./words";
 
 /** The latest pack of a site, and the making of a new one. */
 export function Packs({ siteId, rows }: { siteId: string; rows: AskedRow[] }) {
   const list = useLatestPack(siteId);
+  const making = usePackMaking(siteId);
   return (
     <>
       <h2 className="section">
         {words.pack} <small>{words.packIs}</small>
       </h2>
+      {making?.running && (
+        <p role="status" className="first">
+          <progress
+            aria-label={words.making}
+            value={making.total > 0 ? making.done : undefined}
+            max={making.total > 0 ? making.total : undefined}
+          />{" "}
+          {makingInWords(making)}
+        </p>
+      )}
       <Shown of={list} lines={3}>
         {({ items: [latest] }) =>
           latest ? <Latest pack={latest} /> : <p className="quiet first">{words.noPack}</p>
@@ -33,14 +44,16 @@ export function Packs({ siteId, rows }: { siteId: string; rows: AskedRow[] }) {
 export function MakePack({ siteId }: { siteId: string }) {
   const latest = useLatestPack(siteId).data?.items[0];
   const mayEdit = useMayEdit();
+  const running = useTellOfPack(siteId)?.running ?? false;
   const make = useMakePack(siteId);
+  const busy = running || make.isPending;
   return mayEdit ? (
     <Button
       variant={latest && latest.changedSince.length === 0 ? "outlined" : "contained"}
-      disabled={make.isPending}
+      disabled={busy}
       onClick={() => make.mutate("")}
     >
-      {make.isPending ? words.making : latest ? words.makeNew : words.make}
+      {busy ? words.making : latest ? words.makeNew : words.make}
     </Button>
   ) : null;
 }

@@ -30,22 +30,39 @@ describe("a site", () => {
     const state = recorded();
     state.packs = [pack({ changedSince: ["Ostrel web license ended on Nov 20, 2026"] })];
     network.use(
-      http.post("*/api/sites/s1/packs", () => {
+      http.post("*/api/sites/s1/packs/making", () => {
         // The list is not read again before this test ends.
         network.use(http.get("*/api/sites/s1/packs", () => delay("infinite")));
-        return HttpResponse.json(pack({ id: "p2" }), { status: 201 });
+        state.making = { ...state.making, running: true };
+        return HttpResponse.json(state.making, { status: 202 });
       }),
+      http.get("*/api/packs/p2", () => HttpResponse.json(pack({ id: "p2" }))),
     );
     const { user } = await open("/sites/s1", "Fernway");
     expect(await screen.findByText("This pack is out of date.")).toBeInTheDocument();
     expect(screen.getByText(/Ostrel web license ended on Nov 20, 2026/)).toBeInTheDocument();
     await user.click(screen.getByRole("button", { name: "Make a new pack" }));
+    expect(screen.getByRole("button", { name: "Making …" })).toBeDisabled();
+    state.making = { ...state.making, done: 3, total: 8 };
+    expect(await screen.findByText("3 of 8 faces made.")).toBeInTheDocument();
+    state.making = { ...state.making, running: false, packId: "p2" };
     expect(await screen.findByText("Made a pack of 23 kB.")).toBeInTheDocument();
     expect(screen.queryByText("This pack is out of date.")).toBeNull();
     expect(screen.getByRole("link", { name: "Download the pack" })).toHaveAttribute(
       "href",
       "/api/packs/p2.zip",
     );
+  });
+
+  it("shows a pack that is being made as it is opened, and says why none was made", async () => {
+    const state = recorded();
+    state.making = { ...state.making, running: true, done: 1, total: 2 };
+    await open("/sites/s1", "Fernway");
+    expect(await screen.findByText("1 of 2 faces made.")).toBeInTheDocument();
+    state.making = { ...state.making, running: false, failure: "Nothing may go into a pack for Fernway." };
+    expect(await screen.findByText("Nothing may go into a pack for Fernway.")).toBeInTheDocument();
+    expect(screen.queryByText("1 of 2 faces made.")).toBeNull();
+    expect(screen.getByRole("button", { name: "Make a pack" })).toBeEnabled();
   });
 
   it("ticks what the host needs by hand", async () => {
@@ -96,11 +113,13 @@ describe("a site", () => {
           },
         ]),
       ),
-      http.post("*/api/sites/s1/packs", async ({ request }) => {
+      http.post("*/api/sites/s1/packs/making", async ({ request }) => {
         reasons.push(await request.json());
         state.packs = [pack({ id: "p2", anyway: "agreed by phone" }), pack()];
-        return HttpResponse.json(state.packs[0], { status: 201 });
+        state.making = { ...state.making, packId: "p2" };
+        return HttpResponse.json({ ...state.making, running: true }, { status: 202 });
       }),
+      http.get("*/api/packs/p2", () => HttpResponse.json(state.packs[0])),
       http.get("*/api/packs/p2/changes", () =>
         HttpResponse.json({
           since: "2026-11-01T09:00:00Z",

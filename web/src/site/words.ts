@@ -1,4 +1,4 @@
-import type { Pack, PackDifference, Role, SiteWeight } from "../shared/api/types";
+import type { Pack, PackDifference, PackMaking, Role, SiteWeight } from "../shared/api/types";
 import { count, day, kB, listed, moment, tenths } from "../shared/parts/format";
 
 /** What the Sites place says. */
@@ -121,6 +121,16 @@ const BYTES_A_SECOND = 200_000;
 export function weightInWords(weight: { faces: number; bytes: number; guessed: boolean }): string {
   const bytes = `${weight.guessed ? "about " : ""}${kB(weight.bytes)}`;
   return `${count(weight.faces, "font")} to send, ${bytes}; ${tenths(weight.bytes / BYTES_A_SECOND)} s at 1.6 Mbit/s`;
+}
+
+/** How far the making of a pack is. */
+export function makingInWords({ done, total }: Pick<PackMaking, "done" | "total">): string {
+  if (total === 0) {
+    return "The faces are being counted.";
+  }
+  return done < total
+    ? `${done} of ${count(total, "face")} made.`
+    : "All faces are made; the pack is put together.";
 }
 
 export function packInWords(pack: Pack, files: number): string {

@@ -49,6 +49,7 @@ export type WantedFile = Schemas["WantedFile"];
 export type DuplicateGroup = Schemas["DuplicateGroup"];
 export type Correction = Schemas["Correction"];
 export type Pack = Schemas["PackView"];
+export type PackMaking = Schemas["PackMaking"];
 export type PackDifference = Schemas["PackDifference"];
 export type HistoryEntry = Schemas["Entry"];
 export type Undoable = Schemas["Undoable"];

@@ -361,6 +361,38 @@ class DeliveryTest {
                 .isEqualTo(200);
     }
 
+    /** A job makes the same bytes as a request does, and records them in the name of who asked. */
+    @Test
+    void aPackIsMadeAwayFromTheRequestAndHowFarItIsCanBeAsked() {
+        deliver(Map.of());
+        String making = "/api/sites/" + site + "/packs/making";
+        JsonNode inRequest =
+                caller.send("POST", "/api/sites/" + site + "/packs", Map.of()).json();
+        Answer begun = caller.send("POST", making, Map.of());
+        assertThat(begun.status()).isEqualTo(202);
+        assertThat(begun.json().get("running").asBoolean()).isTrue();
+        JsonNode ended = caller.waitFor(making, told -> !told.get("running").asBoolean());
+        assertThat(ended.get("failure").isNull()).isTrue();
+        JsonNode made =
+                caller.get("/api/packs/" + ended.get("packId").asString()).json();
+        assertThat(made.get("id").asString()).isNotEqualTo(inRequest.get("id").asString());
+        assertThat(made.get("sha256")).isEqualTo(inRequest.get("sha256"));
+        assertThat(made.get("madeBy")).isEqualTo(inRequest.get("madeBy"));
+        assertThat(caller.send("POST", "/api/sites/nowhere/packs/making", Map.of())
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void whyNoPackWasMadeIsToldByTheJob() {
+        String bare = caller.site("Bare", "bare.example", family, 400);
+        String making = "/api/sites/" + bare + "/packs/making";
+        assertThat(caller.send("POST", making, Map.of()).status()).isEqualTo(202);
+        JsonNode ended = caller.waitFor(making, told -> !told.get("running").asBoolean());
+        assertThat(ended.get("failure").asString()).startsWith("Nothing may go into a pack for Bare");
+        assertThat(ended.get("packId").isNull()).isTrue();
+    }
+
     private static JsonNode weight() {
         Answer answer = caller.send(
                 "POST",

@@ -126,13 +126,7 @@ class MadeFormatsTest {
     }
 
     private static JsonNode waitFor(Caller caller, String formats) {
-        for (int i = 0; i < 300; i++) {
-            JsonNode plan = caller.get(formats).json();
-            if (!plan.get("making").get("running").asBoolean()) {
-                return plan;
-            }
-            Caller.pause();
-        }
-        throw new IllegalStateException("the job did not end in time");
+        return caller.waitFor(
+                formats, plan -> !plan.get("making").get("running").asBoolean());
     }
 }

@@ -2,6 +2,7 @@ package app.unciala.server.job;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.Task;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import jakarta.annotation.PreDestroy;
@@ -72,9 +73,22 @@ public class Jobs implements ApplicationRunner {
 
     /** Has a job done as soon as there is a free thread; a job that waits already is not asked for twice. */
     public void soon(OneTimeTask<Void> task, String id) {
+        soon(task.instance(id));
+    }
+
+    /**
+     * Has a job done as soon as there is a free thread; a job that waits already is not asked for twice.
+     *
+     * @param data what the job needs to know, kept with it
+     */
+    public <T> void soon(OneTimeTask<T> task, String id, T data) {
+        soon(task.instance(id, data));
+    }
+
+    private void soon(TaskInstance<?> job) {
         Scheduler running = scheduler;
         if (running != null) {
-            running.scheduleIfNotExists(task.instance(id), Instant.now());
+            running.scheduleIfNotExists(job, Instant.now());
         }
     }
 }

@@ -2,6 +2,7 @@ package app.unciala.server.pack;
 
 import app.unciala.server.http.Uploads;
 import app.unciala.server.listing.Page;
+import app.unciala.server.pack.PackJobs.PackMaking;
 import app.unciala.server.pack.PackService.Archive;
 import app.unciala.server.pack.PackService.PackChanges;
 import app.unciala.server.pack.PackService.PackView;
@@ -21,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,24 +31,42 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class PackController {
     private final PackService packs;
+    private final PackJobs jobs;
     private final PackWeights weights;
 
-    PackController(PackService packs, PackWeights weights) {
+    PackController(PackService packs, PackJobs jobs, PackWeights weights) {
         this.packs = packs;
+        this.jobs = jobs;
         this.weights = weights;
     }
 
     @PostMapping("/api/sites/{id}/packs")
     ResponseEntity<PackView> make(
             @PathVariable String id, @Valid @RequestBody(required = false) @Nullable Anyway anyway) {
-        PackView pack =
-                packs.make(id, Optional.ofNullable(anyway).map(Anyway::reason).filter(reason -> !reason.isBlank()));
+        PackView pack = packs.make(id, reason(anyway));
         return ResponseEntity.created(URI.create("/api/packs/" + pack.id())).body(pack);
+    }
+
+    /** Begins to make a pack, away from the request. */
+    @PostMapping("/api/sites/{id}/packs/making")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    PackMaking start(@PathVariable String id, @Valid @RequestBody(required = false) @Nullable Anyway anyway) {
+        return jobs.start(id, reason(anyway));
+    }
+
+    @GetMapping("/api/sites/{id}/packs/making")
+    PackMaking making(@PathVariable String id) {
+        return jobs.of(id);
+    }
+
+    private static Optional<String> reason(@Nullable Anyway anyway) {
+        return Optional.ofNullable(anyway).map(Anyway::reason).filter(reason -> !reason.isBlank());
     }
 
     /** Why what is not allowed goes into a pack all the same. */

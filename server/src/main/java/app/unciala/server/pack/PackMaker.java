@@ -61,19 +61,24 @@ class PackMaker {
             int faces,
             Optional<String> anyway) {}
 
+    /** Is told how many of the faces of a pack are made. */
+    interface Progress {
+        void made(int faces, int of);
+    }
+
     /**
      * Makes the archive of a pack, outside of any transaction.
      *
      * @param anyway why what is not allowed goes into it all the same; without a reason it stays out
      */
-    Made make(String siteId, Optional<String> anyway) {
+    Made make(String siteId, Optional<String> anyway, Progress progress) {
         Site site = sites.get(siteId);
         Basis basis = basis(site);
         if (basis.asked().isEmpty()) {
             throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
         }
         List<Content> contents = new ArrayList<>();
-        Map<FaceKey, List<Face>> made = new LinkedHashMap<>();
+        Map<FaceKey, AskedRow> goesOut = new LinkedHashMap<>();
         for (AskedRow row : basis.asked()) {
             Optional<HeldView> file = Basis.best(row);
             if (file.isEmpty()) {
@@ -81,19 +86,23 @@ class PackMaker {
             } else if (!Basis.isAllowed(row) && anyway.isEmpty()) {
                 contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
             } else {
-                FaceKey key = new FaceKey(row.familyName(), file.get().slot().toSlot());
-                if (!made.containsKey(key)) {
-                    MadeFace face =
-                            faces.make(source(row, file.get()), site, licenseLine(row, anyway), licenseIds(row));
-                    made.put(key, face.parts().stream().map(Part::face).toList());
-                    face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
-                }
+                goesOut.putIfAbsent(
+                        new FaceKey(row.familyName(), file.get().slot().toSlot()), row);
             }
         }
-        if (made.isEmpty()) {
+        if (goesOut.isEmpty()) {
             throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
                     + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
         }
+        Map<FaceKey, List<Face>> made = new LinkedHashMap<>();
+        goesOut.forEach((key, row) -> {
+            progress.made(made.size(), goesOut.size());
+            Source source = source(row, Basis.best(row).orElseThrow());
+            MadeFace face = faces.make(source, site, licenseLine(row, anyway), licenseIds(row));
+            made.put(key, face.parts().stream().map(Part::face).toList());
+            face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
+        });
+        progress.made(made.size(), goesOut.size());
         Optional<String> reason = anyway.filter(why -> basis.asked().stream()
                 .anyMatch(row -> !Basis.isAllowed(row) && Basis.best(row).isPresent()));
         PackRequest request = request(site, basis.asked(), made);

@@ -16,6 +16,7 @@ import app.unciala.server.inventory.Links;
 import app.unciala.server.listing.Cursor;
 import app.unciala.server.listing.Page;
 import app.unciala.server.pack.PackMaker.Made;
+import app.unciala.server.pack.PackMaker.Progress;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
@@ -144,8 +145,12 @@ public class PackService {
      * @param anyway why what is not allowed goes into it all the same; without a reason it stays out
      */
     public PackView make(String siteId, Optional<String> anyway) {
+        return make(siteId, anyway, (faces, of) -> {});
+    }
+
+    PackView make(String siteId, Optional<String> anyway, Progress progress) {
         for (int tries = 0; tries < 3; tries++) {
-            Made made = maker.make(siteId, anyway);
+            Made made = maker.make(siteId, anyway, progress);
             Optional<PackView> pack = transaction.execute(status -> record(made));
             if (pack.isPresent()) {
                 return pack.get();

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -201,27 +202,26 @@ public final class Caller {
     }
 
     public JsonNode waitForIntake(String id) {
-        for (int i = 0; i < 600; i++) {
-            JsonNode intake = get("/api/intakes/" + id).json();
-            if (!intake.get("state").asString().equals("READING")) {
-                return intake;
-            }
-            pause();
-        }
-        throw new IllegalStateException("the intake was not read in time");
+        return waitFor(
+                "/api/intakes/" + id, intake -> !intake.get("state").asString().equals("READING"));
     }
 
     /** A check once it is over, however it ended. */
     public JsonNode waitForCheck(String id) {
+        return waitFor("/api/checks/" + id, check -> !List.of("WAITING", "READING")
+                .contains(check.get("line").get("state").asString()));
+    }
+
+    /** What an address answers once a job is over. */
+    public JsonNode waitFor(String path, Predicate<JsonNode> isOver) {
         for (int i = 0; i < 600; i++) {
-            JsonNode check = get("/api/checks/" + id).json();
-            if (!List.of("WAITING", "READING")
-                    .contains(check.get("line").get("state").asString())) {
-                return check;
+            JsonNode answer = get(path).json();
+            if (isOver.test(answer)) {
+                return answer;
             }
             pause();
         }
-        throw new IllegalStateException("the check did not end in time");
+        throw new IllegalStateException(path + ": the job did not end in time");
     }
 
     public static void pause() {
