@@ -195,6 +195,12 @@ export function cutInWords(weight: SiteWeight): string {
   return `${kB(held)} held, ${kB(bytes)} as cut.`;
 }
 
+/** What a face weighs as delivered; nothing while that is not known. */
+export function deliveredInWords(weight: SiteWeight | undefined, slotKey: string): string | undefined {
+  const face = weight?.faces.find((one) => one.slot.key === slotKey);
+  return face && kB(face.bytes);
+}
+
 /** How a weight stands to the budget. */
 export function budgetInWords({ bytes, budget }: Pick<SiteWeight, "bytes" | "budget">): string {
   if (budget === null) {

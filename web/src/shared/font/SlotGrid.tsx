@@ -16,10 +16,12 @@ type Props = {
   unlicensed?: boolean;
   picked?: (slot: Slot) => boolean;
   onPick?: (cell: Cell) => void;
+  /** What a slot weighs as it would be delivered, in words, where that is known: said in place of the formats held. */
+  weighs?: (slot: Slot) => string | undefined;
 };
 
 /** A family as weights across and slopes down, every filled slot set in its very file. */
-export function SlotGrid({ files, asks, small, unlicensed = false, picked, onPick }: Props) {
+export function SlotGrid({ files, asks, small, unlicensed = false, picked, onPick, weighs }: Props) {
   const grid = gridOf(files, asks);
   const walk = useRovingFocus<HTMLDivElement>();
   return (
@@ -50,6 +52,7 @@ export function SlotGrid({ files, asks, small, unlicensed = false, picked, onPic
                       unlicensed={unlicensed}
                       picked={picked?.(cell.slot)}
                       onPick={onPick}
+                      weighs={weighs?.(cell.slot)}
                     />
                   ) : (
                     <span className="slot none" />
@@ -64,9 +67,14 @@ export function SlotGrid({ files, asks, small, unlicensed = false, picked, onPic
   );
 }
 
-type CellProps = Pick<Props, "small" | "onPick"> & { cell: Cell; unlicensed: boolean; picked?: boolean };
+type CellProps = Pick<Props, "small" | "onPick"> & {
+  cell: Cell;
+  unlicensed: boolean;
+  picked?: boolean;
+  weighs?: string;
+};
 
-function SlotCell({ cell, small, unlicensed, picked, onPick }: CellProps) {
+function SlotCell({ cell, small, unlicensed, picked, onPick, weighs }: CellProps) {
   // A list has hundreds of slots; the words beside the pointer are made when it comes.
   const [pointed, setPointed] = useState(!small);
   const drawings = drawn(cell.files);
@@ -80,7 +88,7 @@ function SlotCell({ cell, small, unlicensed, picked, onPick }: CellProps) {
     picked && "picked",
   ];
   const className = classes.filter(Boolean).join(" ");
-  const words = cellInWords(cell, unlicensed);
+  const words = cellInWords(cell, unlicensed, weighs);
   const inside = (
     <>
       <span className="letters" aria-hidden="true">
@@ -96,7 +104,7 @@ function SlotCell({ cell, small, unlicensed, picked, onPick }: CellProps) {
         </span>
       )}
       <span className="held" aria-hidden="true">
-        {small ? <SmallMarks files={cell.files} /> : empty ? "asked for" : formatsOf(cell.files)}
+        {small ? <SmallMarks files={cell.files} /> : empty ? "asked for" : (weighs ?? formatsOf(cell.files))}
       </span>
     </>
   );

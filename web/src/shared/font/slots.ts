@@ -150,13 +150,14 @@ export function formatsOf(files: { format: string }[]): string {
 }
 
 /** A cell of a grid in words: what is held, what is wrong, and who asks for it. */
-export function cellInWords(cell: Cell, unlicensed: boolean): string {
+export function cellInWords(cell: Cell, unlicensed: boolean, weighs?: string): string {
   const drawings = drawn(cell.files).length;
   const held = cell.files.length === 0 ? "not held" : `held as ${formatsOf(cell.files)}`;
   const clash = drawings > 1 ? `, ${drawings} drawings clash` : "";
   const license = unlicensed && cell.files.length > 0 ? ", no license" : "";
   const asked = cell.askedBy.length > 0 ? `; asked for by ${cell.askedBy.join(", ")}` : "";
-  return `${cell.slot.label || `${cell.slot.weight} ${cell.slot.slope}`}: ${held}${clash}${license}${asked}`;
+  const delivered = weighs ? `; ${weighs} as delivered` : "";
+  return `${cell.slot.label || `${cell.slot.weight} ${cell.slot.slope}`}: ${held}${clash}${license}${asked}${delivered}`;
 }
 
 /** The faces asked for after a cell of the grid was pressed: what it serves is asked no more, or its own face is. */

@@ -1,21 +1,29 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import type { Family, Role } from "../../shared/api/types";
+import type { Family, Role, Site } from "../../shared/api/types";
 import { SlotGrid } from "../../shared/font/SlotGrid";
 import { isAsked, staticSlot, toggled, type Ask } from "../../shared/font/slots";
 import { Choice } from "../../shared/parts/Choice";
 import { OneFamilyChoice } from "../../shared/parts/RecordChoice";
 import { RoleSetting } from "./RoleSetting";
 import { fakedIn, genericOf } from "./roles";
-import { fakedInWords, genericWords, roleName, words } from "../words";
+import { useFamilyWeight } from "./useWeight";
+import { deliveredInWords, fakedInWords, genericWords, roleName, words } from "../words";
 
-type Props = { role: Role; family?: Family; onChange: (role: Role) => void; onRemove: () => void };
+type Props = {
+  site: Site;
+  role: Role;
+  family?: Family;
+  onChange: (role: Role) => void;
+  onRemove: () => void;
+};
 
 const generics = Object.entries(genericWords) as [Role["generic"], string][];
 
 /** One text role: its family, the generic its stack ends in, and the faces picked from the family's slot grid. */
-export function RoleEditor({ role, family, onChange, onRemove }: Props) {
+export function RoleEditor({ site, role, family, onChange, onRemove }: Props) {
+  const weights = useFamilyWeight(site, family);
   const name = roleName(role.role);
   const asks: Ask[] = role.faces.map((slot) => ({ slot, by: ["this site"] }));
   return (
@@ -58,6 +66,7 @@ export function RoleEditor({ role, family, onChange, onRemove }: Props) {
             files={family.files}
             asks={asks}
             picked={(slot) => isAsked(role.faces, slot)}
+            weighs={(slot) => deliveredInWords(weights, slot.key)}
             onPick={(cell) => onChange({ ...role, faces: toggled(role.faces, cell.slot) })}
           />
         )}

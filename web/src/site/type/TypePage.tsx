@@ -137,6 +137,7 @@ function Type({ site }: { site: Site }) {
               onMoved={setMoved}
               editor={(role) => (
                 <RoleEditor
+                  site={site}
                   role={role}
                   family={familyOf(role)}
                   onChange={(edited) => set(role.role, edited)}

@@ -22,6 +22,17 @@ describe("the type of a site", () => {
     expect(state.saved).toBe(1);
   });
 
+  it("says in the grid what each face would weigh as delivered, before it is chosen", async () => {
+    recorded(headings);
+    network.use(weighing([face(regular.slot, 6_000), face(bold.slot, 7_000)]));
+    const { user } = await open("/sites/s1/type", "Fernway");
+    await user.click(await screen.findByRole("button", { name: "Change Headings" }));
+    expect(
+      await screen.findByRole("button", { name: "Bold: held as WOFF2; 7.0 kB as delivered" }),
+    ).toBeInTheDocument();
+    expect(within(screen.getByRole("button", { name: /^Bold: held/ })).getByText("7.0 kB")).toBeVisible();
+  });
+
   it("walks its grid by arrow keys, with one Tab stop", async () => {
     recorded(headings);
     const { user } = await open("/sites/s1/type", "Fernway");
@@ -133,11 +144,11 @@ describe("the type of a site", () => {
     expect(document.querySelector("main style")).toHaveTextContent('font-family: "stand-in-f1"');
   });
 
-  it("says that nobody knows what pages have before they were checked", async () => {
+  it("says that what pages have is known once they are checked", async () => {
     recorded(headings);
     await open("/sites/s1/type", "Fernway");
     expect(await screen.findByRole("button", { name: "what the pages have now" })).toBeDisabled();
-    expect(screen.getByText(/have not been checked yet/)).toBeInTheDocument();
+    expect(screen.getByText(/known once they are checked/)).toBeInTheDocument();
   });
 
   it("begins with a pairing, seen before it is taken", async () => {

@@ -3,6 +3,9 @@ import { api, bodyOf } from "../../shared/api/client";
 import { asking } from "../../shared/api/queries";
 import type { Family, Role, Site, SiteWeight, Slot } from "../../shared/api/types";
 
+/** The server weighs no more at once. */
+const MOST_WEIGHED = 400;
+
 type Face = { familyId: string; slot: Slot };
 
 /** What faces weigh as a pack would deliver them; nothing until the server has made them. */
@@ -19,6 +22,13 @@ export function useWeight(site: Site, faces: Face[]): SiteWeight | undefined {
     enabled: faces.length > 0,
     placeholderData: keepPreviousData,
   }).data;
+}
+
+/** What every face of a family weighs as delivered, made ahead of being chosen. */
+export function useFamilyWeight(site: Site, family: Family | undefined): SiteWeight | undefined {
+  const slots = new Map(family?.files.map(({ slot }) => [slot.key, slot]));
+  const faces = [...slots.values()].map((slot) => ({ familyId: family?.id ?? "", slot }));
+  return useWeight(site, faces.slice(0, MOST_WEIGHED));
 }
 
 /** The faces that roles ask for. */

@@ -16,7 +16,7 @@ export const words = {
   italic: "in italic",
   bold: "in bold",
   both: "in both",
-  noCheck: "The pages have not been checked yet, so nobody knows.",
+  noCheck: "What the pages have now is known once they are checked.",
   notLive: "nothing of it found on the pages",
   standIns: "Let a system face with matched metrics stand in",
   addRole: "Add a text role",
