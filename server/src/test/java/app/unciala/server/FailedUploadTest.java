@@ -53,9 +53,14 @@ class FailedUploadTest {
     void whatAStopLeftInTheMiddleOfAnUploadIsClearedAtTheNextStart() throws Exception {
         Path orphan = Files.createDirectories(data.resolve("staging").resolve("nobodyknows1"));
         Files.writeString(orphan.resolve("writing1.part"), "half a file");
+        Path coming = Files.createDirectories(data.resolve("uploads")).resolve("upload_1.tmp");
+        Files.writeString(coming, "what a request had sent so far");
         try (OwnProcess server = OwnProcess.start(data)) {
-            server.signIn();
+            Caller caller = server.signIn();
             assertThat(orphan).doesNotExist();
+            assertThat(coming).doesNotExist();
+            caller.hold("Gannet-Regular.ttf");
+            assertThat(data.resolve("uploads")).isEmptyDirectory();
         }
     }
 

@@ -8,7 +8,6 @@ import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.HeadTable;
 import app.unciala.font.table.HmtxTable;
 import java.io.ByteArrayOutputStream;
-import java.util.Arrays;
 
 /**
  * A face's drawing in some hundred bytes, to find faces drawn alike among thousands without reading them: the ink of a few
@@ -31,8 +30,8 @@ public final class Sketch {
             "aegnorstyAGMQRS2&αγλωΩджыЖФאשמعسمकतमกษ永的한가あア★→♥☎✓".codePoints().toArray();
 
     private final byte[] stored;
-    /** For each probe the sum of its ink, or -1 where the face lacks it. */
-    private final short[] ink = new short[PROBES.length];
+    /** For each probe its ink, all cells together, and its advance, side by side, as both are asked for at once. */
+    private final short[] measures = new short[2 * PROBES.length];
 
     private final short[] at = new short[PROBES.length];
     /** The probes that the face has, a bit for each. */
@@ -40,7 +39,6 @@ public final class Sketch {
 
     private Sketch(byte[] stored) {
         this.stored = stored;
-        Arrays.fill(ink, (short) -1);
         long bits = 0;
         for (int record = 1; record + RECORD <= stored.length; record += RECORD) {
             int probe = stored[record] & 0xFF;
@@ -49,7 +47,8 @@ public final class Sketch {
                 for (int i = 2; i < RECORD; i++) {
                     sum += (stored[record + i] >> 4 & 15) + (stored[record + i] & 15);
                 }
-                ink[probe] = (short) sum;
+                measures[2 * probe] = (short) sum;
+                measures[2 * probe + 1] = (short) (stored[record + 1] & 0xFF);
                 at[probe] = (short) record;
                 bits |= 1L << probe;
             }
@@ -106,15 +105,13 @@ public final class Sketch {
      * have through the ink either has, times the ratio of the advances. 0 where they share none.
      */
     public double alike(Sketch other) {
+        long both = has & other.has;
         double sum = 0;
-        int shared = 0;
-        for (int probe = 0; probe < PROBES.length; probe++) {
-            if (ink[probe] >= 0 && other.ink[probe] >= 0) {
-                sum += overlap(other, probe) * advances(other, probe);
-                shared++;
-            }
+        for (long left = both; left != 0; left &= left - 1) {
+            int probe = Long.numberOfTrailingZeros(left);
+            sum += overlap(other, probe) * advances(other, probe);
         }
-        return shared == 0 ? 0 : sum / shared;
+        return both == 0 ? 0 : sum / Long.bitCount(both);
     }
 
     /**
@@ -128,13 +125,13 @@ public final class Sketch {
         double needed = atLeast * shared - 1e-9;
         for (long left = both; left != 0 && sum >= needed; left &= left - 1) {
             int probe = Long.numberOfTrailingZeros(left);
-            sum -= 1 - ratio(ink[probe], other.ink[probe]) * advances(other, probe);
+            sum -= 1 - ratio(measures[2 * probe], other.measures[2 * probe]) * advances(other, probe);
         }
         return shared == 0 ? 0 : sum / shared;
     }
 
     private double advances(Sketch other, int probe) {
-        return ratio(stored[at[probe] + 1] & 0xFF, other.stored[other.at[probe] + 1] & 0xFF);
+        return ratio(measures[2 * probe + 1], other.measures[2 * probe + 1]);
     }
 
     private double overlap(Sketch other, int probe) {

@@ -7,10 +7,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Finds the faces drawn most like one among many, by their sketches: exactly those that comparing with each would find. */
 public final class SketchIndex<K extends Comparable<K>> {
     private final Map<K, Sketch> sketches = new LinkedHashMap<>();
+
+    /** The same as a list that never changes, in which several search at once; null until it is asked for. */
+    private @Nullable List<Known<K>> list;
+
+    private record Known<K>(K key, Sketch sketch) {}
 
     /** A face found, and how alike it is by its sketch. */
     public record Near<K>(K key, double alike) {}
@@ -19,10 +25,12 @@ public final class SketchIndex<K extends Comparable<K>> {
 
     public synchronized void put(K key, Sketch sketch) {
         sketches.put(key, sketch);
+        list = null;
     }
 
     public synchronized void keep(Set<K> keys) {
         sketches.keySet().retainAll(keys);
+        list = null;
     }
 
     public synchronized boolean has(K key) {
@@ -33,15 +41,27 @@ public final class SketchIndex<K extends Comparable<K>> {
         return sketches.size();
     }
 
-    /** The faces most like one, the nearest first; at most {@code most}, none below {@code atLeast}. */
-    public synchronized List<Near<K>> nearest(Sketch sketch, double atLeast, int most) {
-        List<Bound<K>> bounds = new ArrayList<>();
-        sketches.forEach((key, other) -> {
-            double atMost = sketch.atMost(other, atLeast);
-            if (atMost >= atLeast && atMost > 0) {
-                bounds.add(new Bound<>(key, other, atMost));
+    private synchronized List<Known<K>> list() {
+        List<Known<K>> made = list;
+        if (made == null) {
+            made = new ArrayList<>(sketches.size());
+            for (Map.Entry<K, Sketch> known : sketches.entrySet()) {
+                made.add(new Known<>(known.getKey(), known.getValue()));
             }
-        });
+            list = made;
+        }
+        return made;
+    }
+
+    /** The faces most like one, the nearest first; at most {@code most}, none below {@code atLeast}. */
+    public List<Near<K>> nearest(Sketch sketch, double atLeast, int most) {
+        List<Bound<K>> bounds = new ArrayList<>();
+        for (Known<K> known : list()) {
+            double atMost = sketch.atMost(known.sketch(), atLeast);
+            if (atMost >= atLeast && atMost > 0) {
+                bounds.add(new Bound<>(known.key(), known.sketch(), atMost));
+            }
+        }
         bounds.sort(Comparator.comparingDouble((Bound<K> bound) -> -bound.atMost()));
         Comparator<Near<K>> nearestFirst =
                 Comparator.comparingDouble((Near<K> near) -> -near.alike()).thenComparing(Near::key);

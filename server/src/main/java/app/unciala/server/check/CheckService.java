@@ -34,6 +34,7 @@ import app.unciala.server.storage.FileStore;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.file.Files;
+import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -291,7 +292,11 @@ public class CheckService {
                 .filter(found -> found.sha256().equals(sha256))
                 .findFirst()
                 .orElseThrow(() -> Fault.notFound("font of this check", sha256));
-        return intakes.open(List.of(new Upload(fileName(font), () -> Files.newInputStream(store.file(sha256)))), null);
+        return intakes.open(
+                List.of(new Upload(
+                        fileName(font),
+                        file -> Files.copy(store.file(sha256), file, StandardCopyOption.REPLACE_EXISTING))),
+                null);
     }
 
     private static String fileName(FoundFont font) {

@@ -48,6 +48,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.YearMonth;
@@ -266,7 +267,7 @@ class DemoSeeder {
 
     private String open(String name, Map<String, byte[]> files) {
         byte[] archive = zip(files);
-        String id = intakes.open(List.of(new Upload(name, () -> new ByteArrayInputStream(archive))), null);
+        String id = intakes.open(List.of(new Upload(name, file -> Files.write(file, archive))), null);
         await(name, () -> intakes.get(id, null, 1).state() != IntakeState.READING);
         return id;
     }

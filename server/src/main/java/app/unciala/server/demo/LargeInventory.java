@@ -34,9 +34,9 @@ import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.SiteDraft;
 import app.unciala.server.storage.FileStore;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -160,7 +160,7 @@ class LargeInventory implements ApplicationRunner {
         }
         System.out.println(SITES + " sites");
         byte[] archive = intake();
-        intakes.open(List.of(new Upload("Five thousand.zip", () -> new ByteArrayInputStream(archive))), null);
+        intakes.open(List.of(new Upload("Five thousand.zip", file -> Files.write(file, archive))), null);
     }
 
     private List<String> addFamilies(int from, int to) {

@@ -91,7 +91,7 @@ class IntakeController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     Opened open(@RequestPart List<MultipartFile> files, @RequestParam(required = false) @Nullable String flag) {
         List<Upload> uploads = files.stream()
-                .map(file -> new Upload(Uploads.name(file, "file"), file::getInputStream))
+                .map(file -> new Upload(Uploads.name(file, "file"), target -> file.transferTo(target.toFile())))
                 .toList();
         return new Opened(intakes.open(uploads, flag));
     }

@@ -115,7 +115,8 @@ class IntakeReader {
      * is found out by several, and taken down in the order of the archive.
      */
     private final class Reading implements ArchiveReader.Sink, AutoCloseable {
-        private static final int THREADS = Math.max(1, Runtime.getRuntime().availableProcessors());
+        /** One more than can work at once, since each waits for the disk now and then. */
+        private static final int THREADS = 1 + Runtime.getRuntime().availableProcessors();
         /** How many files are unpacked at most before what comes of them is taken down. */
         private static final int AHEAD = 2 * THREADS;
 

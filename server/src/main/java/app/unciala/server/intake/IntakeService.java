@@ -24,9 +24,6 @@ import app.unciala.server.listing.Page;
 import app.unciala.server.storage.StagingArea;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -98,13 +95,8 @@ public class IntakeService implements Reverser {
         this.clock = clock;
     }
 
-    /** A file as it is dropped; {@code open} gives its bytes once. */
-    public record Upload(String name, Source open) {}
-
-    /** Gives the bytes of an upload. */
-    public interface Source {
-        InputStream open() throws IOException;
-    }
+    /** A file as it is dropped. */
+    public record Upload(String name, StagingArea.Upload file) {}
 
     /** An intake without its rows; {@code files} is how many were found so far. */
     public record Summary(
@@ -204,11 +196,7 @@ public class IntakeService implements Reverser {
     private long keep(String id, List<Upload> uploads) {
         long total = 0;
         for (int i = 0; i < uploads.size(); i++) {
-            try (InputStream in = uploads.get(i).open().open()) {
-                total += staging.putUpload(id, i, in);
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+            total += staging.putUpload(id, i, uploads.get(i).file());
         }
         return total;
     }

@@ -1,5 +1,6 @@
 package app.unciala.server.storage;
 
+import app.unciala.server.storage.StagingArea.Upload;
 import com.google.common.hash.Hashing;
 import com.google.common.hash.HashingInputStream;
 import java.io.ByteArrayInputStream;
@@ -25,6 +26,21 @@ final class Durable {
         HashingInputStream hashed = new HashingInputStream(Hashing.sha256(), in);
         Path written = temporary(folder, hashed);
         return new Written(written, hashed.hash().toString(), Files.size(written));
+    }
+
+    /** Keeps an upload under a name by which it is found, and returns its size. */
+    static long write(Path target, Upload upload) throws IOException {
+        Path folder = parent(target);
+        Files.createDirectories(folder);
+        Path temporary = Files.createTempFile(folder, "writing", ".part");
+        try {
+            upload.moveTo(temporary);
+            sync(temporary, StandardOpenOption.WRITE);
+            move(temporary, target);
+            return Files.size(target);
+        } finally {
+            Files.deleteIfExists(temporary);
+        }
     }
 
     /** Writes a file under a name by which it is found, of bytes whose digest is known. */

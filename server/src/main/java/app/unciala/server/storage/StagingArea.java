@@ -1,8 +1,8 @@
 package app.unciala.server.storage;
 
 import app.unciala.server.fault.Fault;
+import jakarta.annotation.PostConstruct;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,23 +11,35 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /** Files under review, in one folder for each intake, until some time after they are accepted or thrown away. */
 @Component
 public class StagingArea {
     private final Path folder;
+    /** Where requests put uploads down until they have come to their end; on the same disk, so that they are moved. */
+    private final Path incoming;
 
     StagingArea(@Value("${unciala.data}") Path data) {
         folder = data.resolve("staging");
+        incoming = data.resolve("uploads");
+    }
+
+    /** Removes what was coming in when the server stopped. */
+    @PostConstruct
+    void clearIncoming() throws IOException {
+        FileSystemUtils.deleteRecursively(incoming);
+    }
+
+    /** An upload that puts its bytes down where it is told, once. */
+    public interface Upload {
+        void moveTo(Path file) throws IOException;
     }
 
     /** Keeps an upload as it came, and returns its size; {@code number} is its place in the drop. */
-    public long putUpload(String intake, int number, InputStream bytes) {
+    public long putUpload(String intake, int number, Upload upload) {
         try {
-            Path target = upload(intake, number);
-            Durable.Written written = Durable.writeTemporary(folder.resolve(intake), bytes);
-            Durable.move(written.file(), target);
-            return written.bytes();
+            return Durable.write(upload(intake, number), upload);
         } catch (IOException e) {
             throw new UncheckedIOException("cannot keep an upload", e);
         }

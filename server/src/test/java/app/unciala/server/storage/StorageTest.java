@@ -5,10 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.server.fault.Fault;
-import java.io.ByteArrayInputStream;
+import app.unciala.server.storage.StagingArea.Upload;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.SequenceInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -43,7 +42,8 @@ class StorageTest {
     @Test
     void theStagingAreaKeepsIntakesApart() throws IOException {
         StagingArea staging = new StagingArea(data);
-        staging.putUpload("one", 0, new ByteArrayInputStream(new byte[] {1}));
+        assertThat(staging.putUpload("one", 0, file -> Files.write(file, new byte[] {1})))
+                .isEqualTo(1);
         staging.put("one", "digest", new byte[] {2});
         staging.put("two", "digest", new byte[] {3});
         assertThat(staging.get("one", "digest")).containsExactly(2);
@@ -55,18 +55,11 @@ class StorageTest {
     }
 
     @Test
-    void aStreamThatBreaksOffLeavesNothing() throws IOException {
-        InputStream broken = new SequenceInputStream(new ByteArrayInputStream(new byte[100_000]), new InputStream() {
-            @Override
-            public int read() throws IOException {
-                throw new IOException("the connection was lost");
-            }
-
-            @Override
-            public int read(byte[] into, int at, int length) throws IOException {
-                return read();
-            }
-        });
+    void whatBreaksOffLeavesNothing() throws IOException {
+        Upload broken = file -> {
+            Files.write(file, new byte[100_000]);
+            throw new IOException("the connection was lost");
+        };
         assertThatThrownBy(() -> new StagingArea(data).putUpload("one", 0, broken))
                 .hasRootCauseMessage("the connection was lost");
         InputStream full = new InputStream() {
