@@ -3,7 +3,7 @@ import type { IntakeFamily } from "../shared/api/types";
 import { Sign } from "../shared/flag/Sign";
 import { lettersOf } from "../shared/font/sample";
 import { shownFile, weightKey } from "../shared/font/slots";
-import { inFont, lettersAt, useFontAt } from "../shared/font/storedFont";
+import { onlyInFont, lettersAt, useFontAt } from "../shared/font/storedFont";
 import { arrivalGrid, inkOf, type ArrivalCell } from "./arrivals";
 import { cellInWords } from "./words";
 
@@ -42,7 +42,7 @@ function ArrivalSlot({ intakeId, cell }: { intakeId: string; cell: ArrivalCell }
   return (
     <Tooltip title={words}>
       <span className={`slot ink-${ink}`} role="img" aria-label={words}>
-        <span className="letters" aria-hidden="true" style={inFont(font)}>
+        <span className="letters" aria-hidden="true" style={onlyInFont(font)}>
           {font.state === "refused" ? "×" : letters}
         </span>
         {ink === "asks" && (

@@ -5,7 +5,7 @@ import { useState } from "react";
 import type { Correction, FileRow } from "../shared/api/types";
 import { PlaceDialog } from "../shared/font/PlaceDialog";
 import { lettersOf } from "../shared/font/sample";
-import { inFont, lettersAt, useFontAt } from "../shared/font/storedFont";
+import { onlyInFont, lettersAt, useFontAt } from "../shared/font/storedFont";
 import { baseName, formatName, kB, number } from "../shared/parts/format";
 import { choicesOf, chosenOf, comparable, correctionFor, type Choice } from "./arrivals";
 import { EvidenceOf } from "./EvidenceOf";
@@ -145,7 +145,7 @@ function Letters({ address, sample }: { address: string; sample: string }) {
   const letters = lettersOf(sample);
   const font = useFontAt(lettersAt(address, letters));
   return (
-    <span aria-hidden="true" className="font-letters" style={inFont(font)}>
+    <span aria-hidden="true" className="font-letters" style={onlyInFont(font)}>
       {font.state === "refused" ? "–" : letters}
     </span>
   );

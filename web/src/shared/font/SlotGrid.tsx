@@ -5,7 +5,7 @@ import { Sign } from "../flag/Sign";
 import { useRovingFocus } from "../parts/useRovingFocus";
 import { lettersOf } from "./sample";
 import { cellInWords, drawn, formatsOf, gridOf, weightKey, weightWords, type Ask, type Cell } from "./slots";
-import { inFont, useLetters } from "./storedFont";
+import { onlyInFont, useLetters } from "./storedFont";
 
 type Props = {
   files: HeldFile[];
@@ -129,7 +129,7 @@ function SlotCell({ cell, small, unlicensed, picked, onPick, weighs }: CellProps
 function Letters({ file }: { file: HeldFile }) {
   const letters = lettersOf(file.sample);
   const font = useLetters(file.sha256, letters);
-  return <span style={inFont(font)}>{font.state === "refused" ? "×" : letters}</span>;
+  return <span style={onlyInFont(font)}>{font.state === "refused" ? "×" : letters}</span>;
 }
 
 function SmallMarks({ files }: { files: HeldFile[] }) {

@@ -43,6 +43,11 @@ export function inFont(font: FontState): CSSProperties {
   };
 }
 
+/** The style of letters that only show a font: nothing is seen in their place, which may be boxes, until it is loaded. */
+export function onlyInFont(font: FontState): CSSProperties {
+  return font.state === "loading" ? { opacity: 0 } : inFont(font);
+}
+
 /** The style of a family's name: set in its own file where that has the letters for it. */
 export function useNameStyle(file: HeldFile | undefined, name: string): CSSProperties {
   const can = file !== undefined && hasLatin(file.sample);

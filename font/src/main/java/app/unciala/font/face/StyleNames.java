@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -25,6 +26,12 @@ public final class StyleNames {
     /** Words for the sizes that a face is designed for, which are no weight, width or slope. */
     private static final Set<String> DESIGN_SIZES = Set.of(
             "banner", "caption", "deck", "display", "headline", "micro", "poster", "subhead", "subheading", "text");
+
+    /**
+     * A size in points: as such, or a number below those by which some foundries number weight, width and slope, which
+     * begin at 23.
+     */
+    private static final Pattern POINTS = Pattern.compile("\\d{1,3}pt|0?[1-9]|1\\d|2[0-2]", Pattern.CASE_INSENSITIVE);
 
     private static final Set<String> MODIFIERS = Set.of("semi", "demi", "extra", "ultra");
 
@@ -65,7 +72,8 @@ public final class StyleNames {
     /** The words of a style name that name a design size, as they are written; empty when none does. */
     static String designSize(String style) {
         return Arrays.stream(style.split("\\s+"))
-                .filter(word -> DESIGN_SIZES.contains(word.toLowerCase(Locale.ROOT)))
+                .filter(word -> DESIGN_SIZES.contains(word.toLowerCase(Locale.ROOT))
+                        || POINTS.matcher(word).matches())
                 .collect(Collectors.joining(" "));
     }
 

@@ -116,6 +116,10 @@ class FaceIdentifierTest {
         "Harrow, Display Bold, , , Harrow Display, Display Bold",
         "Harrow Display, Display Bold, , , Harrow Display, Display Bold",
         "Harrow, Caption Semibold Italic, , , Harrow Caption, Caption Semibold Italic",
+        "Harrow, 08 Bold, , , Harrow 08, 08 Bold",
+        "Harrow, 36pt Bold, , , Harrow 36pt, 36pt Bold",
+        // Weight 7, width 5: numbers of a style, not a size.
+        "Harrow, 75 Bold, , , Harrow, 75 Bold",
         "Harrow, Bold, , , Harrow, Bold",
         "Harrow, Inline Bold, Harrow Inline, Bold, Harrow Inline, Bold",
         "Harrow, Bold, , Bold, Harrow, Bold"
