@@ -9,7 +9,7 @@ import { shownFile } from "../shared/font/slots";
 import { useNameStyle } from "../shared/font/storedFont";
 import { Line } from "../shared/layout/Leaf";
 import { Choice, type Option } from "../shared/parts/Choice";
-import { count } from "../shared/parts/format";
+import { count, isoDay } from "../shared/parts/format";
 import { Word } from "../shared/parts/Word";
 import { RecordList } from "../shared/parts/RecordList";
 import { useNarrowing } from "../shared/parts/useNarrowing";
@@ -24,7 +24,7 @@ import {
   queryOf,
   type FamilyFilter,
 } from "./filter";
-import { about, noneFits, words } from "./words";
+import { about, licensedAndUsed, noneFits, words } from "./words";
 
 export function FamilyListPage() {
   const { filter, named, name, onChange } = useNarrowing(filterOf, paramsOf);
@@ -151,7 +151,11 @@ function FamilyName({ family }: { family: Family }) {
       <Link to={`/families/${family.id}`} className="name" style={style}>
         {family.name}
       </Link>
-      <div className="quiet small">{about(family)}</div>
+      <div className="quiet small">
+        {about(family)}
+        <br />
+        {licensedAndUsed(family, isoDay(new Date()))}
+      </div>
     </div>
   );
 }

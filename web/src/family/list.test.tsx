@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import { network } from "../testing/network";
 import { open } from "../testing/render";
 import { family } from "../testing/samples";
+import { licensedAndUsed } from "./words";
 
 /** The families that the server has, and what it was asked for. */
 function listed(...names: string[]) {
@@ -18,6 +19,24 @@ function listed(...names: string[]) {
   );
   return asked;
 }
+
+describe("a family in a line of the list", () => {
+  const license = (name: string, ends: string | null = null) => ({ id: name, name, ends });
+  const site = (name: string) => ({ id: name, name });
+  it.each([
+    [[], [], "no license · on no site"],
+    [[license("Ostrel web")], [site("Fernway")], "Ostrel web · on Fernway"],
+    [
+      [license("Ostrel web"), license("Ostrel app")],
+      [site("Fernway"), site("Copper")],
+      "2 licenses · on 2 sites",
+    ],
+    [[license("Ostrel web", "2026-11-28")], [site("Fernway")], "license ended · on Fernway"],
+    [[license("old", "2026-11-28"), license("Ostrel web", "2026-11-29")], [], "Ostrel web · on no site"],
+  ])("says how it is licensed and used", (licenses, sites, said) => {
+    expect(licensedAndUsed({ licenses, sites }, "2026-11-29")).toBe(said);
+  });
+});
 
 describe("the list of families", () => {
   it("is narrowed by a sentence that is the address", async () => {

@@ -117,6 +117,20 @@ export function about({ files, classification }: Pick<Family, "files" | "classif
     .join(" · ");
 }
 
+/** A family in a line of the list: under which license it stands, and where it is used. */
+export function licensedAndUsed(
+  { licenses, sites }: Pick<Family, "licenses" | "sites">,
+  today: string,
+): string {
+  const now = licenses.filter(({ ends }) => ends === null || ends >= today);
+  const license =
+    now.length > 1
+      ? `${now.length} licenses`
+      : (now[0]?.name ?? (licenses.length > 0 ? "license ended" : "no license"));
+  const use = sites.length > 1 ? `${sites.length} sites` : (sites[0]?.name ?? "no site");
+  return `${license} · on ${use}`;
+}
+
 export function summary({
   files,
   foundry,
