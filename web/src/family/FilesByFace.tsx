@@ -10,7 +10,7 @@ import { baseName, count, day, formatName, kB, number } from "../shared/parts/fo
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { PlaceDialog } from "../shared/font/PlaceDialog";
 import { useMove } from "./useMove";
-import { faceInWords, removing, words } from "./words";
+import { faceInWords, heldAgain, removing, words } from "./words";
 
 /** More files than this are folded by their faces. */
 const FOLDED_FROM = 7;
@@ -46,11 +46,7 @@ export function FilesByFace({ family }: { family: Family }) {
             </span>
           </summary>
           {superseded.map((file) => (
-            <div key={file.id} className="file-row">
-              <FileName file={file} origin={origins[file.id]} />
-              <FileNumbers file={file} />
-              <Link to={`/families/${family.id}/compare?one=${file.id}`}>{words.compare}</Link>
-            </div>
+            <SupersededRow key={file.id} family={family} file={file} origin={origins[file.id]} />
           ))}
         </details>
       )}
@@ -152,8 +148,51 @@ function FileNumbers({ file }: { file: HeldFile }) {
   );
 }
 
-function Row(props: { family: Family; file: HeldFile; origin: Origin | undefined }) {
-  const { family, file, origin } = props;
+type RowProps = { family: Family; file: HeldFile; origin: Origin | undefined };
+
+/** A file that another took the place of, which can take its place back. */
+function SupersededRow({ family, file, origin }: RowProps) {
+  const mayEdit = useMayEdit();
+  const name = baseName(file.fileName);
+  const hold = useChange({
+    of: "family",
+    change: () =>
+      bodyOf(
+        api.POST("/api/families/{id}/superseded/{file}/held", {
+          params: { path: { id: family.id, file: file.id }, header: editing(family.version) },
+        }),
+      ),
+    said: (held) => ({ text: heldAgain(name, file.slot.label), undo: held.historyId }),
+  });
+  return (
+    <div className="file-row">
+      <FileName file={file} origin={origin} />
+      <FileNumbers file={file} />
+      <div className="acts">
+        <Button
+          size="small"
+          component={Link}
+          to={`/families/${family.id}/compare?one=${file.id}`}
+          aria-label={`${words.compare} ${name}`}
+        >
+          {words.compare}
+        </Button>
+        {mayEdit && (
+          <Button
+            size="small"
+            disabled={hold.isPending}
+            aria-label={`${words.holdAgain}: ${name}`}
+            onClick={() => hold.mutate()}
+          >
+            {words.holdAgain}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Row({ family, file, origin }: RowProps) {
   const mayEdit = useMayEdit();
   const navigate = useNavigate();
   const [asking, setAsking] = useState(false);

@@ -119,6 +119,28 @@ describe("a family", () => {
     expect(faceInWords([called])).toEqual({ name: "Black", called: "Heavy", held: "TTF, 30 kB" });
   });
 
+  it("has a superseded file held again, which can be taken back", async () => {
+    const state = recorded(family({ files: [file({ id: "new", fileName: "Ostrel-New.ttf" })], version: 3 }));
+    const sent: (string | null)[] = [];
+    network.use(
+      http.get("*/api/families/f1/superseded", () =>
+        HttpResponse.json([file({ id: "old", fileName: "Ostrel-Old.ttf" })]),
+      ),
+      http.post("*/api/families/f1/superseded/old/held", ({ request }) => {
+        sent.push(request.headers.get("If-Match"));
+        state.family = family({ files: [file({ id: "old", fileName: "Ostrel-Old.ttf" })], version: 4 });
+        return HttpResponse.json({ historyId: "h4" });
+      }),
+    );
+    const { user } = await open("/families/f1/files", "Ostrel");
+    await user.click(await screen.findByText("Superseded"));
+    await user.click(screen.getByRole("button", { name: "Hold it again: Ostrel-Old.ttf" }));
+    expect(await screen.findByText(/^Ostrel-Old.ttf is held again;/)).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Undo" })).toBeInTheDocument();
+    expect(sent).toEqual(['"3"']);
+    expect(await screen.findByRole("button", { name: "Remove Ostrel-Old.ttf" })).toBeInTheDocument();
+  });
+
   it("asks before a file is removed, keeps the question while it is on its way, and can be taken back", async () => {
     const state = recorded(family({ files: [file(), bold] }));
     let answer: () => void = () => undefined;

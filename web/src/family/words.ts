@@ -79,6 +79,7 @@ export const words = {
   proposed: "proposed",
   superseded: "Superseded",
   supersededHelp: "what newer versions took the place of; kept, and served nowhere",
+  holdAgain: "Hold it again",
   specimen: "Specimen",
   views: {
     paragraph: "Paragraph",
@@ -115,6 +116,10 @@ export function about({ files, classification }: Pick<Family, "files" | "classif
   ]
     .filter(Boolean)
     .join(" · ");
+}
+
+export function heldAgain(name: string, face: string): string {
+  return `${name} is held again; what else was held for ${face} is superseded by it.`;
 }
 
 /** A family in a line of the list: under which license it stands, and where it is used. */

@@ -193,12 +193,41 @@ class IntakeDeskTest {
                 .isEqualTo(held);
         assertThat(caller.kinds("?family=" + family)).doesNotContain("SLOT_CLASH");
 
+        String old = superseded.get(0).get("id").asString();
+        String holdAgain = "/api/families/" + family + "/superseded/" + old + "/held";
+        assertThat(caller.send("POST", holdAgain, Map.of(), Map.of("If-Match", "\"0\""))
+                        .status())
+                .as("somebody else changed the family meanwhile")
+                .isEqualTo(412);
+        String tag = caller.get("/api/families/" + family).header("ETag");
+        Answer swapped = caller.send("POST", holdAgain, Map.of(), Map.of("If-Match", tag));
+        assertThat(swapped.status()).as(swapped.text()).isEqualTo(200);
+        assertThat(held(family)).containsExactly(old);
+        assertThat(caller.get("/api/families/" + family + "/superseded").json())
+                .hasSize(1)
+                .first()
+                .satisfies(
+                        gone -> assertThat(gone.get("fontVersion").asString()).isEqualTo("Version 99.5"));
+        assertThat(caller.kinds("?family=" + family)).doesNotContain("SLOT_CLASH");
+        caller.send("POST", "/api/history/" + swapped.json().get("historyId").asString() + "/undo", Map.of());
+        assertThat(held(family)).containsExactly(files.get(0).get("id").asString());
+
         caller.send("POST", "/api/history/" + accepted.json().get("historyId").asString() + "/undo", Map.of());
         JsonNode again = caller.get("/api/families/" + family).json().get("files");
         assertThat(again).hasSize(1);
         assertThat(again.get(0).get("sha256")).isEqualTo(superseded.get(0).get("sha256"));
         assertThat(caller.get("/api/families/" + family + "/superseded").json()).isEmpty();
         caller.delete(path);
+    }
+
+    /** The ids of the files that a family holds. */
+    private static List<String> held(String family) {
+        return caller.get("/api/families/" + family)
+                .json()
+                .get("files")
+                .valueStream()
+                .map(file -> file.get("id").asString())
+                .toList();
     }
 
     @Test

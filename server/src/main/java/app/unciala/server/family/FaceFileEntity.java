@@ -23,6 +23,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.hibernate.annotations.SQLRestriction;
@@ -172,6 +173,16 @@ class FaceFileEntity {
     void supersede(String by, Instant at) {
         supersededBy = by;
         delete(at);
+    }
+
+    /** The file that took its place; empty while it is held. */
+    String supersededBy() {
+        return Objects.requireNonNullElse(supersededBy, "");
+    }
+
+    void holdAgain() {
+        supersededBy = null;
+        deletedAt = null;
     }
 
     String drawing() {

@@ -50,8 +50,16 @@ class FamilyController {
     private final MadeFormats formats;
     private final Moving moving;
     private final Merging merging;
+    private final SupersededFiles superseded;
 
-    FamilyController(FamilyService families, FamilyList list, MadeFormats formats, Moving moving, Merging merging) {
+    FamilyController(
+            FamilyService families,
+            FamilyList list,
+            MadeFormats formats,
+            Moving moving,
+            Merging merging,
+            SupersededFiles superseded) {
+        this.superseded = superseded;
         this.formats = formats;
         this.moving = moving;
         this.merging = merging;
@@ -132,7 +140,16 @@ class FamilyController {
 
     @GetMapping("/{id}/superseded")
     List<File> superseded(@PathVariable String id) {
-        return families.superseded(id);
+        return superseded.of(id);
+    }
+
+    /** Has a superseded file held again, in place of what is held for its slot in other drawings. */
+    @PostMapping("/{id}/superseded/{file}/held")
+    Undoable holdAgain(
+            @PathVariable String id,
+            @PathVariable String file,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return new Undoable(superseded.holdAgain(id, file, Versions.expected(ifMatch)));
     }
 
     /** The faces that do not hold a format, whether licenses let it be made, and what is being made. */

@@ -156,13 +156,6 @@ public class FamilyService implements Reverser {
         return origins;
     }
 
-    /** The files of a family that others took the place of, the latest first. */
-    @Transactional(readOnly = true)
-    public List<File> superseded(String id) {
-        find(id);
-        return files.findSuperseded(id).stream().map(FaceFileEntity::toRecord).toList();
-    }
-
     /** The family of this name, whatever its case, spaces and hyphens. */
     @Transactional(readOnly = true)
     public Optional<Family> named(String name) {

@@ -29,6 +29,7 @@ public class StagingArea {
     @PostConstruct
     void clearIncoming() throws IOException {
         FileSystemUtils.deleteRecursively(incoming);
+        Files.createDirectories(incoming);
     }
 
     /** An upload that puts its bytes down where it is told, once. */
