@@ -23,6 +23,8 @@ class ArchitectureTest {
                 .resideInAnyPackage(
                         "java..",
                         "javax.xml..",
+                        "org.w3c.dom..",
+                        "org.xml.sax..",
                         "app.unciala.font..",
                         "org.jspecify..",
                         "com.aayushatharva..",

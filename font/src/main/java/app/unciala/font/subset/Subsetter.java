@@ -10,6 +10,7 @@ import app.unciala.font.subset.cff.CffCutter;
 import app.unciala.font.subset.color.BitmapCutter;
 import app.unciala.font.subset.color.ColorLayersCutter;
 import app.unciala.font.subset.color.SbixCutter;
+import app.unciala.font.subset.color.SvgCutter;
 import app.unciala.font.subset.layout.LayoutCutter;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.CmapWriter;
@@ -39,9 +40,6 @@ public final class Subsetter {
             "CFF ", "CFF2", "cvt ", "fpgm", "prep", "gasp", "fvar", "avar", "gvar", "cvar", "STAT", "HVAR", "VVAR",
             "MVAR", "GDEF", "GPOS", "GSUB", "BASE", "kern", "MATH", "COLR", "CPAL", "SVG ", "sbix", "CBDT", "CBLC",
             "meta");
-
-    /** Tables that refer to glyphs in ways that are kept as they are, so that glyphs must keep their numbers. */
-    private static final List<String> FIXED = List.of("SVG ");
 
     private static final List<String> HINTING = List.of("cvt ", "cvar", "fpgm", "prep", "gasp");
 
@@ -77,8 +75,9 @@ public final class Subsetter {
                 .forEach(sequence -> mapped.set(sequence.glyph()));
         boolean mathematics = face.table("MATH").isPresent() && hasMathematics(mapping);
         GlyphClosure closure = GlyphClosure.of(face, mapped, plan.features(), mathematics);
-        boolean fixed =
-                mathematics || FIXED.stream().anyMatch(tag -> face.table(tag).isPresent());
+        Optional<SvgCutter> svg = SvgCutter.of(face);
+        // What is kept as it is refers to glyphs by their numbers.
+        boolean fixed = mathematics || (svg.isEmpty() && face.table("SVG ").isPresent());
         GlyphMap map =
                 fixed ? GlyphMap.inPlace(closure.all(), numGlyphs) : GlyphMap.renumbering(closure.all(), numGlyphs);
         mapping.replaceAll((codePoint, glyph) -> map.after(glyph));
@@ -98,6 +97,9 @@ public final class Subsetter {
                     NameWriter.write(NameTable.read(face).withoutRepeats().records()));
         }
         cut = ColorLayersCutter.cut(SbixCutter.cut(BitmapCutter.cut(cut, map), numGlyphs, map), map);
+        if (svg.isPresent()) {
+            cut = svg.get().cut(cut, map);
+        }
         Optional<byte[]> kern = kerning(face, plan, closure.inText(), map);
         cut = kern.isPresent() ? cut.with("kern", kern.get()) : cut.without("kern");
         return withKeptOnly(mathematics ? cut : cut.without("MATH"), plan.hinting());
