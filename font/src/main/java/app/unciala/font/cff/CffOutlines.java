@@ -21,6 +21,8 @@ public final class CffOutlines implements Outlines {
 
     private final CffFont font;
     private final CharStringRun run;
+    /** The first breach of a rule for charstrings, so that a font of thousands of them has one problem. */
+    private String breach = "";
 
     private CffOutlines(CffFont font, Optional<double[][]> scalars) {
         this.font = font;
@@ -65,6 +67,9 @@ public final class CffOutlines implements Outlines {
     public void points(int glyph, GlyphPoints points) {
         points.clear();
         run(glyph, points);
+        if (breach.isEmpty() && !run.breach().isEmpty()) {
+            breach = run.breach() + " at glyph " + glyph;
+        }
     }
 
     @Override
@@ -73,6 +78,9 @@ public final class CffOutlines implements Outlines {
             return List.of();
         }
         List<Problem> problems = new ArrayList<>();
+        if (!breach.isEmpty()) {
+            problems.add(Problem.refusal("CFF ", breach));
+        }
         int known = CffFont.STANDARD_STRINGS + font.strings().count();
         font.top().strings().stream()
                 .filter(string -> string < 0 || string >= known)

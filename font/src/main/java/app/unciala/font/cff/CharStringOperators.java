@@ -32,6 +32,9 @@ public final class CharStringOperators {
     public static final int HVCURVETO = 31;
 
     // Those after ESCAPE.
+    /** Deprecated, and without effect. */
+    public static final int DOTSECTION = 0;
+
     public static final int AND = 3;
     public static final int OR = 4;
     public static final int NOT = 5;

@@ -5,6 +5,7 @@ import static app.unciala.font.cff.CharStringOperators.CALLGSUBR;
 import static app.unciala.font.cff.CharStringOperators.CALLSUBR;
 import static app.unciala.font.cff.CharStringOperators.CNTRMASK;
 import static app.unciala.font.cff.CharStringOperators.DIV;
+import static app.unciala.font.cff.CharStringOperators.DOTSECTION;
 import static app.unciala.font.cff.CharStringOperators.ENDCHAR;
 import static app.unciala.font.cff.CharStringOperators.ESCAPE;
 import static app.unciala.font.cff.CharStringOperators.FLEX;
@@ -55,6 +56,7 @@ final class CharStringRun {
     private final CffCharset charset;
     private final Optional<double[][]> scalars;
     private final OperandStack stack = new OperandStack();
+    private final CharStringRules rules = new CharStringRules();
     private CffIndex localSubrs;
     private GlyphPoints points = new GlyphPoints();
     private double x;
@@ -102,11 +104,18 @@ final class CharStringRun {
         accents = 0;
         parts = NONE;
         fractions = false;
+        rules.begin();
         execute(charStrings.get(glyph), 0);
+        rules.end(ended);
         points.endContour();
         if (fractions) {
             points.markFractions();
         }
+    }
+
+    /** Why sanitizers of browsers refuse a charstring of {@code CFF }; empty where they do not. */
+    String breach() {
+        return rules.breach();
     }
 
     /** The glyphs that this one is composed of, by the deprecated form of {@code endchar}. */
@@ -126,6 +135,7 @@ final class CharStringRun {
             int b = code.u8(at++);
             if (CharStringNumbers.begins(b)) {
                 stack.push(CharStringNumbers.value(code, at - 1));
+                rules.operands(stack.size);
                 fractions = fractions || CharStringNumbers.isFixed(b);
                 at += CharStringNumbers.length(b) - 1;
                 continue;
@@ -137,6 +147,7 @@ final class CharStringRun {
                 case CALLSUBR -> execute(subroutine(localSubrs), depth + 1);
                 case CALLGSUBR -> execute(subroutine(globalSubrs), depth + 1);
                 case HINTMASK, CNTRMASK -> {
+                    rules.mask(stack.size, hints + stack.size / 2, widthTaken);
                     stems();
                     at += (hints + 7) >> 3;
                 }
@@ -155,8 +166,12 @@ final class CharStringRun {
             blend();
             return;
         }
+        rules.operator(b, stack.size, widthTaken);
         switch (b) {
-            case HSTEM, VSTEM, HSTEMHM, VSTEMHM -> stems();
+            case HSTEM, VSTEM, HSTEMHM, VSTEMHM -> {
+                stems();
+                rules.stems(hints);
+            }
             case VMOVETO -> {
                 takeWidth(1);
                 move(0, stack.at(0));
@@ -216,18 +231,7 @@ final class CharStringRun {
         }
         stack.size -= (int) deltas;
         if (scalars.isPresent() && deltas > 0) {
-            add(values, regions, scalars.get()[deltaSet]);
-        }
-    }
-
-    private void add(int values, int regions, double[] scalar) {
-        for (int i = 0; i < values; i++) {
-            double delta = 0;
-            for (int region = 0; region < regions; region++) {
-                delta += scalar[region] * stack.values[stack.size + i * regions + region];
-            }
-            stack.values[stack.size - values + i] += delta;
-            fractions = fractions || delta != Math.rint(delta);
+            fractions = !stack.blend(values, regions, scalars.get()[deltaSet]) || fractions;
         }
     }
 
@@ -348,7 +352,9 @@ final class CharStringRun {
 
     private void escape(int b) {
         fractions = fractions || b == DIV || b == RANDOM || b == MUL || b == SQRT;
+        rules.escaped(b, stack.size, widthTaken);
         switch (b) {
+            case DOTSECTION -> stack.size = 0;
             case HFLEX, FLEX, HFLEX1, FLEX1 -> {
                 flex(b);
                 stack.size = 0;

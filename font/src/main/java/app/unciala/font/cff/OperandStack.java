@@ -36,6 +36,25 @@ final class OperandStack {
         System.arraycopy(values, 1, values, 0, --size);
     }
 
+    /**
+     * Adds to each of the last values its deltas, which stand above the top.
+     *
+     * @param scalar how much the delta of each region counts
+     * @return whether all that was added is whole numbers
+     */
+    boolean blend(int count, int regions, double[] scalar) {
+        boolean whole = true;
+        for (int i = 0; i < count; i++) {
+            double delta = 0;
+            for (int region = 0; region < regions; region++) {
+                delta += scalar[region] * values[size + i * regions + region];
+            }
+            values[size - count + i] += delta;
+            whole = whole && delta == Math.rint(delta);
+        }
+        return whole;
+    }
+
     /** Carries out the operator 12 {@code b}. */
     void arithmetic(int b) {
         switch (b) {

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -71,10 +72,21 @@ public final class StyleNames {
 
     /** The words of a style name that name a design size, as they are written; empty when none does. */
     static String designSize(String style) {
-        return Arrays.stream(style.split("\\s+"))
-                .filter(word -> DESIGN_SIZES.contains(word.toLowerCase(Locale.ROOT))
-                        || POINTS.matcher(word).matches())
-                .collect(Collectors.joining(" "));
+        return words(style, StyleNames::isDesignSize);
+    }
+
+    /** The other words of a style name. */
+    public static String withoutDesignSize(String style) {
+        return words(style, word -> !isDesignSize(word));
+    }
+
+    private static String words(String style, Predicate<String> wanted) {
+        return Arrays.stream(style.split("\\s+")).filter(wanted).collect(Collectors.joining(" "));
+    }
+
+    private static boolean isDesignSize(String word) {
+        return DESIGN_SIZES.contains(word.toLowerCase(Locale.ROOT))
+                || POINTS.matcher(word).matches();
     }
 
     /** What a style name says of itself; what it does not say is empty. */

@@ -3,6 +3,7 @@ package app.unciala.font.rename;
 import app.unciala.font.FontException;
 import app.unciala.font.face.FaceIdentifier;
 import app.unciala.font.face.FaceIdentity;
+import app.unciala.font.face.StyleNames;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameTable.NameRecord;
@@ -23,7 +24,8 @@ public final class Renamer {
     private Renamer(String family, FaceIdentity identity) {
         this.family = family;
         before = identity.family();
-        subfamily = identity.subfamily();
+        // The new name stands for the family with its design size, which would otherwise be added to it again.
+        subfamily = StyleNames.withoutDesignSize(identity.subfamily());
     }
 
     /**
@@ -52,6 +54,7 @@ public final class Renamer {
                 switch (record.nameId()) {
                     case NameTable.FAMILY, NameTable.WWS_FAMILY -> family + styleAfterFamily(text);
                     case NameTable.TYPOGRAPHIC_FAMILY -> family;
+                    case NameTable.TYPOGRAPHIC_SUBFAMILY -> withoutDesignSize(text);
                     case NameTable.FULL_NAME, NameTable.COMPATIBLE_FULL_NAME ->
                         text.startsWith(before) ? family + text.substring(before.length()) : family + " " + subfamily;
                     case NameTable.POSTSCRIPT_NAME -> postScriptName(text);
@@ -61,6 +64,11 @@ public final class Renamer {
                     default -> text;
                 };
         return new NameRecord(record.platform(), record.encoding(), record.language(), record.nameId(), renamed);
+    }
+
+    private static String withoutDesignSize(String style) {
+        String left = StyleNames.withoutDesignSize(style);
+        return left.isEmpty() ? "Regular" : left;
     }
 
     /** Name 1 of a face outside the four styles carries its style: "Harrow Light" keeps " Light". */
