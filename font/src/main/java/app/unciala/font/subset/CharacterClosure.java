@@ -24,6 +24,9 @@ final class CharacterClosure {
             0x0E33, "\u0E4D\u0E32",
             0x0EB3, "\u0ECD\u0EB2");
 
+    /** From here on, in scripts of India, shapers take letters apart although the font has them whole. */
+    private static final int FIRST_TAKEN_APART = 0x1109A;
+
     private static final int FIRST_POINTED_HEBREW = 0xFB1D;
     private static final int LAST_POINTED_HEBREW = 0xFB4E;
     private static final int MOST_MARKS = 4;
@@ -82,7 +85,7 @@ final class CharacterClosure {
     private void replacements() {
         BitSet added = new BitSet();
         kept.stream().filter(CharacterClosure::mayBeEquivalent).forEach(c -> {
-            Form form = isCombining(c) ? Form.NFD : Form.NFC;
+            Form form = isCombining(c) || c >= FIRST_TAKEN_APART ? Form.NFD : Form.NFC;
             Normalizer.normalize(Character.toString(c), form)
                     .codePoints()
                     .filter(cmap::has)
@@ -182,6 +185,8 @@ final class CharacterClosure {
     private static boolean isInvisible(int c) {
         return Character.getType(c) == Character.FORMAT
                 || c == 0x034F
+                || c == 0x17B4
+                || c == 0x17B5
                 || (c >= 0x180B && c <= 0x180F)
                 || (c >= 0xFE00 && c <= 0xFE0F);
     }

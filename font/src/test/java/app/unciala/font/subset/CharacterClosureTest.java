@@ -29,10 +29,12 @@ class CharacterClosureTest {
         "41 C5 212B, 212B, C5 212B",
         "20 41 200C, 41 200C, 20 41 200C",
         "20 2010, 2011 2009, 20 2010",
+        "20 17B4, 17B4, 20 17B4",
         // Signs of several parts.
         "995 9C7 9BE 9CB, 995 9CB, 995 9BE 9C7 9CB",
         "17C1 17C4, 17C4, 17C1 17C4",
         "E33 E32 E4D, E33, E32 E33 E4D",
+        "110A5 110AB 110BA, 110AB, 110A5 110AB 110BA",
         "1100 1161 AC00, 1100 1161, 1100 1161 AC00",
         "5E9 5C1 FB2A, 5E9 5C1, 5C1 5E9 FB2A"
     })
