@@ -148,6 +148,19 @@ function FileNumbers({ file }: { file: HeldFile }) {
   );
 }
 
+function Compare({ family, file }: { family: Family; file: HeldFile }) {
+  return (
+    <Button
+      size="small"
+      component={Link}
+      to={`/families/${family.id}/compare?one=${file.id}`}
+      aria-label={`${words.compare} ${baseName(file.fileName)}`}
+    >
+      {words.compare}
+    </Button>
+  );
+}
+
 type RowProps = { family: Family; file: HeldFile; origin: Origin | undefined };
 
 /** A file that another took the place of, which can take its place back. */
@@ -169,14 +182,7 @@ function SupersededRow({ family, file, origin }: RowProps) {
       <FileName file={file} origin={origin} />
       <FileNumbers file={file} />
       <div className="acts">
-        <Button
-          size="small"
-          component={Link}
-          to={`/families/${family.id}/compare?one=${file.id}`}
-          aria-label={`${words.compare} ${name}`}
-        >
-          {words.compare}
-        </Button>
+        <Compare family={family} file={file} />
         {mayEdit && (
           <Button
             size="small"
@@ -219,16 +225,7 @@ function Row({ family, file, origin }: RowProps) {
       <FileName file={file} origin={origin} />
       <FileNumbers file={file} />
       <div className="acts">
-        {family.files.length > 1 && (
-          <Button
-            size="small"
-            component={Link}
-            to={`/families/${family.id}/compare?one=${file.id}`}
-            aria-label={`${words.compare} ${name}`}
-          >
-            {words.compare}
-          </Button>
-        )}
+        {family.files.length > 1 && <Compare family={family} file={file} />}
         {mayEdit && (
           <Button size="small" aria-label={`Remove ${name}`} onClick={() => setAsking(true)}>
             {words.remove}

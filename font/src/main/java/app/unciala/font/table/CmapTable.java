@@ -4,6 +4,7 @@ import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.sfnt.Sfnt;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Optional;
 import java.util.Set;
 
@@ -40,6 +41,15 @@ public final class CmapTable {
     /** The code points that have a glyph, ascending. */
     public int[] codePoints() {
         return Arrays.copyOf(codePoints, size);
+    }
+
+    /** The same as a set, which is the caller's to change. */
+    public BitSet characters() {
+        BitSet characters = new BitSet();
+        for (int i = 0; i < size; i++) {
+            characters.set(codePoints[i]);
+        }
+        return characters;
     }
 
     public int size() {

@@ -92,7 +92,7 @@ class SketchRecallTest {
     void cutDownCopiesAreFound() {
         assertAllFound(90, face -> {
             BitSet basic = Exemplars.of("en");
-            basic.and(charactersOf(face));
+            basic.and(CmapTable.read(face).characters());
             return basic.isEmpty() ? Optional.empty() : Optional.of(Subsetter.subset(face, SubsetPlan.of(basic)));
         });
     }
@@ -135,16 +135,8 @@ class SketchRecallTest {
 
     private static BitSet firstOf(Sfnt face, int most) {
         BitSet first = new BitSet();
-        charactersOf(face).stream().limit(most).forEach(first::set);
+        CmapTable.read(face).characters().stream().limit(most).forEach(first::set);
         return first;
-    }
-
-    private static BitSet charactersOf(Sfnt face) {
-        BitSet all = new BitSet();
-        for (int codePoint : CmapTable.read(face).codePoints()) {
-            all.set(codePoint);
-        }
-        return all;
     }
 
     private static Sfnt again(byte[] font) {

@@ -109,7 +109,7 @@ class PackFaces {
         List<String> undone = new ArrayList<>();
         byte[] bytes = store.get(source.sha256());
         Sfnt face = FontReader.read(bytes).faces().get(0);
-        BitSet all = characters(face);
+        BitSet all = CmapTable.read(face).characters();
         List<ScriptPart> kept = kept(source, site, all, undone);
         List<FontFormat> formats = delivery.browsers().formats().stream()
                 .filter(format -> format == FontFormat.WOFF2
@@ -218,14 +218,6 @@ class PackFaces {
         } catch (FontException e) {
             return face;
         }
-    }
-
-    private static BitSet characters(Sfnt face) {
-        BitSet all = new BitSet();
-        for (int codePoint : CmapTable.read(face).codePoints()) {
-            all.set(codePoint);
-        }
-        return all;
     }
 
     /** The characters of a language that a face does not have: text in it falls back to another family there. */
