@@ -1,5 +1,4 @@
 import Button from "@mui/material/Button";
-import LinearProgress from "@mui/material/LinearProgress";
 import { Link, useParams } from "react-router";
 import { useMayEdit } from "../shared/account/session";
 import { useGet } from "../shared/api/queries";
@@ -11,6 +10,7 @@ import { SiteLeaves } from "../shared/layout/SiteLeaves";
 import { useGoToHash } from "../shared/parts/useGoToHash";
 import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
+import { Progress } from "../shared/parts/Progress";
 import { Changes, HostsOfOthers, PlacedPack, UsedRoles } from "./AcrossPages";
 import { FoundFonts } from "./FoundFonts";
 import { FromBrowser } from "./FromBrowser";
@@ -84,7 +84,6 @@ function OfSite({ site }: { site: Site }) {
 function Running({ check }: { check: CheckLine }) {
   const stop = useStopCheck();
   const mayEdit = useMayEdit();
-  const part = check.pagesKnown > 0 ? (100 * check.pagesRead) / check.pagesKnown : 0;
   return (
     <Line>
       <div className="in-a-row check-running" role="status">
@@ -95,10 +94,10 @@ function Running({ check }: { check: CheckLine }) {
           </Button>
         )}
       </div>
-      <LinearProgress
-        variant={check.state === "READING" ? "determinate" : "indeterminate"}
-        value={part}
-        aria-label={words.check}
+      <Progress
+        label={words.check}
+        done={check.pagesRead}
+        total={check.state === "READING" ? check.pagesKnown : 0}
       />
     </Line>
   );

@@ -7,6 +7,7 @@ import { useAskAgainAfter } from "../shared/api/useAskAgainAfter";
 import type { Family } from "../shared/api/types";
 import { Choice } from "../shared/parts/Choice";
 import { count, formatName } from "../shared/parts/format";
+import { Progress } from "../shared/parts/Progress";
 import { formatsToMake, offer } from "./formats";
 import { words } from "./words";
 
@@ -43,10 +44,12 @@ export function MakeFormats({ family }: { family: Family }) {
         {offered.sentence}
       </div>
       {running ? (
-        <p role="status">
-          <progress aria-label={words.making} value={making.done} max={making.total} /> {making.done} of{" "}
-          {making.total}
-        </p>
+        <div role="status">
+          <Progress label={words.making} done={making.done} total={making.total} />
+          <p className="quiet small">
+            {making.done} of {making.total}
+          </p>
+        </div>
       ) : (
         <div className="acts">
           {offered.allowed > 0 && (

@@ -1,8 +1,8 @@
-import LinearProgress from "@mui/material/LinearProgress";
 import { useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { useNavigate } from "react-router";
 import { useChange } from "../shared/api/queries";
+import { Progress } from "../shared/parts/Progress";
 import { send, type Sending } from "./send";
 import { sent, words } from "./words";
 
@@ -42,12 +42,7 @@ export function DropArea({ flag }: { flag?: string }) {
       <div className="quiet">{words.chooseWords}</div>
       {open.isPending && (
         <>
-          <LinearProgress
-            sx={{ mt: 2 }}
-            variant="determinate"
-            aria-label={words.sending}
-            value={100 * (sending?.part ?? 0)}
-          />
+          <Progress label={words.sending} done={sending?.part ?? 0} total={1} />
           <div className="quiet">{sent(sending?.part ?? 0)}</div>
         </>
       )}

@@ -1,4 +1,3 @@
-import LinearProgress from "@mui/material/LinearProgress";
 import { useIsMutating } from "@tanstack/react-query";
 import { useCallback } from "react";
 import { Link, useParams } from "react-router";
@@ -11,6 +10,7 @@ import { Rows } from "../shared/parts/Rows";
 import { uploadsInWords } from "../shared/parts/uploads";
 import { NotHere } from "../shared/states/NotHere";
 import { Shown } from "../shared/states/States";
+import { Progress } from "../shared/parts/Progress";
 import { Decision } from "./Decision";
 import { IntakeFamilyRow } from "./IntakeFamilyRow";
 import { SetAside } from "./SetAside";
@@ -58,11 +58,7 @@ function Reading({ intake: { summary }, onEnd }: { intake: Intake; onEnd: () => 
   const { doneBytes, totalBytes, path } = useProgress(summary.id, onEnd) ?? { ...summary, path: "" };
   return (
     <Line>
-      <LinearProgress
-        variant="determinate"
-        aria-label={words.reading}
-        value={totalBytes ? (100 * doneBytes) / totalBytes : 0}
-      />
+      <Progress label={words.reading} done={doneBytes} total={totalBytes} />
       <p className="quiet">{words.goesOn}</p>
       {path && (
         <p className="quiet breaks">

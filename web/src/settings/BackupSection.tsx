@@ -1,10 +1,10 @@
 import Button from "@mui/material/Button";
-import LinearProgress from "@mui/material/LinearProgress";
 import { api } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
 import type { Backups } from "../shared/api/types";
 import { kB, moment } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
+import { Progress } from "../shared/parts/Progress";
 import { read, words } from "./words";
 
 const OFTEN = 700;
@@ -35,11 +35,7 @@ function Made({ backups: { items, progress } }: { backups: Backups }) {
   return (
     <>
       {progress.running && (
-        <LinearProgress
-          variant="determinate"
-          aria-label={words.makingBackup}
-          value={progress.totalBytes ? (100 * progress.doneBytes) / progress.totalBytes : 0}
-        />
+        <Progress label={words.makingBackup} done={progress.doneBytes} total={progress.totalBytes} />
       )}
       {progress.failure && <p role="alert">The last backup failed: {progress.failure}</p>}
       {items.length === 0 ? (

@@ -5,6 +5,7 @@ import { useChange } from "../shared/api/queries";
 import type { AskedRow, Pack } from "../shared/api/types";
 import { isoDay, kB } from "../shared/parts/format";
 import { Shown } from "../shared/states/States";
+import { Progress } from "../shared/parts/Progress";
 import { Checklist } from "./Checklist";
 import { Difference, EarlierPacks } from "./EarlierPacks";
 import { MakeAnyway } from "./MakeAnyway";
@@ -21,14 +22,10 @@ export function Packs({ siteId, rows }: { siteId: string; rows: AskedRow[] }) {
         {words.pack} <small>{words.packIs}</small>
       </h2>
       {making?.running && (
-        <p role="status" className="first">
-          <progress
-            aria-label={words.making}
-            value={making.total > 0 ? making.done : undefined}
-            max={making.total > 0 ? making.total : undefined}
-          />{" "}
-          {makingInWords(making)}
-        </p>
+        <div role="status">
+          <Progress label={words.making} done={making.done} total={making.total} />
+          <p className="quiet small">{makingInWords(making)}</p>
+        </div>
       )}
       <Shown of={list} lines={3}>
         {({ items: [latest] }) =>
