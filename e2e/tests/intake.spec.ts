@@ -25,12 +25,9 @@ test("an archive as vendors pack it is sorted, decided on, accepted with its lic
     writeFileSync(join(folder, "Lato/Read me.txt"), "For trial purposes only.");
     writeFileSync(join(folder, "Lato/.DS_Store"), "left");
     // Two drawings for one slot, of which somebody has to choose.
-    mkdirSync(join(folder, "Garamond"));
-    for (const size of ["08", "12"]) {
-      copyFileSync(
-        `/usr/share/fonts/opentype/ebgaramond/EBGaramond${size}-Regular.otf`,
-        join(folder, `Garamond/EBGaramond${size}-Regular.otf`),
-      );
+    mkdirSync(join(folder, "Inter"));
+    for (const name of ["Inter.var.ttf", "Inter-roman.var.ttf"]) {
+      copyFileSync(`${fonts}/inter-vf/${name}`, join(folder, "Inter", name));
     }
     execFileSync("zip", ["-qr", "vendor.zip", "."], { cwd: folder });
     await signIn(page);
@@ -44,9 +41,9 @@ test("an archive as vendors pack it is sorted, decided on, accepted with its lic
     await page.getByRole("button", { name: "Read OFL.txt" }).click();
     await expect(page.getByRole("dialog")).toContainText("SIL OPEN FONT LICENSE");
     await page.keyboard.press("Escape");
-    await page.getByRole("button", { name: "Files of EB Garamond" }).click();
+    await page.getByRole("button", { name: "Files of Inter" }).click();
     await page
-      .getByRole("group", { name: /^Decide: EBGaramond/ })
+      .getByRole("group", { name: /^Decide: Inter/ })
       .getByRole("button", { name: "Leave out" })
       .click();
     await expect(page.getByText("2 families to take in as they are.")).toBeVisible();

@@ -7,10 +7,13 @@ import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.HeadTable;
 import app.unciala.font.table.HmtxTable;
 import app.unciala.font.table.NameTable;
+import app.unciala.font.table.VorgTable;
 import app.unciala.font.variation.Location;
 import app.unciala.font.variation.MetricsVariation;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
  * Draws the glyphs of a {@code CFF2} table at a location and writes them as a {@code CFF } table, which every browser
@@ -39,7 +42,24 @@ final class Cff2Instancer {
         }
         HmtxTable vertical = HmtxTable.read(face, "vhea", "vmtx");
         int[] heights = MetricsVariation.advancesAt(face, "VVAR", location, vertical.advances());
-        return new HmtxTable(heights, vertical.leftSideBearings()).replaceIn(instance, "vhea", "vmtx");
+        instance = new HmtxTable(heights, vertical.leftSideBearings()).replaceIn(instance, "vhea", "vmtx");
+        return face.table("VORG").isEmpty()
+                ? instance
+                : instance.with(
+                        "VORG", originsAt(face, location, heights.length).write());
+    }
+
+    private static VorgTable originsAt(Sfnt face, Location location, int glyphs) {
+        VorgTable before = VorgTable.read(face.require("VORG"));
+        MetricsVariation variation = MetricsVariation.read(face.require("VVAR"));
+        SortedMap<Integer, Integer> origins = new TreeMap<>();
+        for (int glyph = 0; glyph < glyphs; glyph++) {
+            int origin = before.origin(glyph) + (int) Math.round(variation.verticalOriginDelta(glyph, location));
+            if (origin != before.usual()) {
+                origins.put(glyph, origin);
+            }
+        }
+        return new VorgTable(before.usual(), origins);
     }
 
     /** PostScript names have no spaces and no brackets. */

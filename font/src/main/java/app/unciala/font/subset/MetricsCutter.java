@@ -1,11 +1,13 @@
 package app.unciala.font.subset;
 
-import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.layout.GlyphMap;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.HmtxTable;
+import app.unciala.font.table.VorgTable;
 import app.unciala.font.variation.MetricsVariation;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /** Cuts advances and side bearings, their variations, and vertical origins to the glyphs that are left. */
 final class MetricsCutter {
@@ -45,15 +47,13 @@ final class MetricsCutter {
     }
 
     private byte[] verticalOrigins(ByteView vorg) {
-        ByteSink records = new ByteSink();
-        int count = 0;
-        for (int i = 0; i < vorg.u16(6); i++) {
-            int after = map.after(vorg.u16(8 + 4 * i));
-            if (after >= 0) {
-                records.u16(after).u16(vorg.i16(10 + 4 * i));
-                count++;
+        VorgTable before = VorgTable.read(vorg);
+        SortedMap<Integer, Integer> origins = new TreeMap<>();
+        before.origins().forEach((glyph, origin) -> {
+            if (map.after(glyph) >= 0) {
+                origins.put(map.after(glyph), origin);
             }
-        }
-        return new ByteSink().bytes(vorg.slice(0, 6)).u16(count).bytes(records).toArray();
+        });
+        return new VorgTable(before.usual(), origins).write();
     }
 }

@@ -8,6 +8,11 @@ import java.util.function.IntUnaryOperator;
 
 /** {@code HVAR} or {@code VVAR} (OpenType 1.9): how advances and side bearings vary, glyph by glyph. */
 public final class MetricsVariation {
+    /** The places of the maps of glyphs to deltas, in the order of the table. */
+    private static final int ADVANCES = 0;
+
+    private static final int VERTICAL_ORIGINS = 3;
+
     private final ByteView table;
     private final ItemVariationStore store;
     private final int mapCount;
@@ -24,7 +29,16 @@ public final class MetricsVariation {
 
     /** What the glyph's advance gains at a location, in font units, not rounded. */
     public double advanceDelta(int glyph, Location location) {
-        int row = row(0, glyph);
+        return delta(ADVANCES, glyph, location);
+    }
+
+    /** What the origin of a glyph in vertical text gains in height at a location; nothing where only advances vary. */
+    public double verticalOriginDelta(int glyph, Location location) {
+        return mapCount > VERTICAL_ORIGINS ? delta(VERTICAL_ORIGINS, glyph, location) : 0;
+    }
+
+    private double delta(int map, int glyph, Location location) {
+        int row = row(map, glyph);
         return row == -1 ? 0 : store.delta(row >>> 16, row & 0xFFFF, location);
     }
 
@@ -47,7 +61,7 @@ public final class MetricsVariation {
     private int row(int map, int glyph) {
         long offset = table.u32(8 + 4 * map);
         if (offset == 0) {
-            return map == 0 ? glyph : -1;
+            return map == ADVANCES ? glyph : -1;
         }
         ByteView bytes = table.from(table.offset32(8 + 4 * map));
         int format = bytes.u8(0);

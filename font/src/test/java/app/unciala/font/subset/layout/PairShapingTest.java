@@ -1,14 +1,18 @@
 package app.unciala.font.subset.layout;
 
+import static app.unciala.font.testing.BuiltTable.coverage;
+import static app.unciala.font.testing.BuiltTable.layout;
+import static app.unciala.font.testing.BuiltTable.lookup;
+import static app.unciala.font.testing.BuiltTable.of;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.subset.SubsetPlan;
 import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.CmapTable;
+import app.unciala.font.testing.BuiltTable;
 import app.unciala.testing.RealFonts;
 import app.unciala.testing.Tool;
 import java.nio.file.Files;
@@ -24,6 +28,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  * text in the source and in the cut alike.
  */
 class PairShapingTest {
+    private static final int PAIRS = 2;
     private static final int X_ADVANCE = 4;
 
     @TempDir
@@ -60,42 +65,33 @@ class PairShapingTest {
     }
 
     /** A and V move together by 100 units, V and A by 200. */
-    private static ByteSink pairs(int a, int v, int second) {
-        ByteSink table =
-                new ByteSink().u16(1).u16(14).u16(X_ADVANCE).u16(second).u16(2);
-        int size = second == 0 ? 6 : 8;
-        table.u16(22).u16(22 + size).bytes(coverage(a, v));
-        table.u16(1).u16(a < v ? v : a).u16(a < v ? -100 : -200);
-        zero(table, second);
-        table.u16(1).u16(a < v ? a : v).u16(a < v ? -200 : -100);
-        return zero(table, second);
+    private static BuiltTable pairs(int a, int v, int second) {
+        int first = Math.min(a, v);
+        return of(1).offset(coverage(first, Math.max(a, v)))
+                .u16(X_ADVANCE, second, 2)
+                .offset(value(of(1, first == a ? v : a), first == a ? -100 : -200, second))
+                .offset(value(of(1, first), first == a ? -200 : -100, second));
     }
 
     /** The same by classes: V is class 1 among first glyphs, A among second ones. */
-    private static ByteSink classes(int a, int v, int second) {
-        ByteSink table = new ByteSink().u16(2);
-        int matrix = 4 * (second == 0 ? 2 : 4);
-        table.u16(16 + matrix).u16(X_ADVANCE).u16(second).u16(16 + matrix + 8).u16(16 + matrix + 16);
-        table.u16(2).u16(2);
-        for (int value : new int[] {-100, 0, 0, -200}) {
-            zero(table.u16(value), second);
+    private static BuiltTable classes(int a, int v, int second) {
+        BuiltTable table = of(2).offset(coverage(Math.min(a, v), Math.max(a, v)))
+                .u16(X_ADVANCE, second)
+                .offset(of(1, v, 1, 1))
+                .offset(of(1, a, 1, 1))
+                .u16(2, 2);
+        for (int advance : new int[] {-100, 0, 0, -200}) {
+            value(table, advance, second);
         }
-        table.bytes(coverage(a, v));
-        return table.u16(1).u16(v).u16(1).u16(1).u16(1).u16(a).u16(1).u16(1);
+        return table;
     }
 
-    private static ByteSink zero(ByteSink table, int second) {
-        return second == 0 ? table : table.u16(0);
+    /** An advance, and 0 for the second glyph where that has a value. */
+    private static BuiltTable value(BuiltTable table, int advance, int second) {
+        return second == 0 ? table.u16(advance) : table.u16(advance, 0);
     }
 
-    private static ByteSink coverage(int a, int v) {
-        return new ByteSink().u16(1).u16(2).u16(Math.min(a, v)).u16(Math.max(a, v));
-    }
-
-    private static byte[] gpos(ByteSink subtable) {
-        ByteSink gpos = new ByteSink().u32(0x00010000).u16(10).u16(30).u16(44);
-        gpos.u16(1).tag("DFLT").u16(8).u16(4).u16(0).u16(0).u16(0xFFFF).u16(1).u16(0);
-        gpos.u16(1).tag("kern").u16(8).u16(0).u16(1).u16(0);
-        return gpos.u16(1).u16(4).u16(2).u16(0).u16(1).u16(8).bytes(subtable).toArray();
+    private static byte[] gpos(BuiltTable pairs) {
+        return layout("DFLT", "kern", lookup(PAIRS, pairs)).toArray();
     }
 }
