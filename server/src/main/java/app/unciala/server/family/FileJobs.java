@@ -41,9 +41,9 @@ class FileJobs {
     }
 
     @Bean
-    OneTimeTask<Void> makeFormats(ObjectProvider<MadeFormats> formats, Actor actor) {
-        return Tasks.oneTime("make formats").execute((instance, context) -> {
-            Asked asked = Asked.read(instance.getId());
+    OneTimeTask<Asked> makeFormats(ObjectProvider<MadeFormats> formats, Actor actor) {
+        return Tasks.oneTime("make a format", Asked.class).execute((instance, context) -> {
+            Asked asked = instance.getData();
             actor.acting(asked.by(), () -> formats.getObject().run(asked));
         });
     }

@@ -28,6 +28,8 @@ import app.unciala.server.storage.FileStore;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
+import java.io.Serial;
+import java.io.Serializable;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -64,7 +66,7 @@ public class MadeFormats {
     private final Changes changes;
     private final HistoryService history;
     private final Actor actor;
-    private final OneTimeTask<Void> makeFormats;
+    private final OneTimeTask<Asked> makeFormats;
     private final Jobs jobs;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
@@ -80,7 +82,7 @@ public class MadeFormats {
             Changes changes,
             HistoryService history,
             Actor actor,
-            OneTimeTask<Void> makeFormats,
+            OneTimeTask<Asked> makeFormats,
             Jobs jobs,
             EntityManager entities,
             TransactionTemplate transaction,
@@ -146,7 +148,7 @@ public class MadeFormats {
     }
 
     /**
-     * Starts making a format for every face that lacks it and whose licenses let it be converted.
+     * Starts making a format for every face that lacks it and whose licenses let it be converted, unless that is under way.
      *
      * @param anyway also for faces whose licenses do not say whether they may be converted
      */
@@ -156,27 +158,32 @@ public class MadeFormats {
         if (total == 0) {
             throw Fault.conflict("There is no face to make " + asked.format().label() + " of.");
         }
-        Making begun = new Making(true, 0, total, List.of());
-        makings.put(key(familyId, asked.format()), begun);
-        jobs.soon(makeFormats, asked.toText());
-        return begun;
+        String key = key(familyId, asked.format());
+        synchronized (makings) {
+            Making before = makings.getOrDefault(key, Making.NONE);
+            if (before.running()) {
+                return before;
+            }
+            Making begun = new Making(true, 0, total, List.of());
+            makings.put(key, begun);
+            try {
+                jobs.soonWith(makeFormats, asked);
+            } catch (RuntimeException e) {
+                makings.remove(key);
+                throw e;
+            }
+            return begun;
+        }
     }
 
     private static String key(String familyId, FontFormat format) {
         return familyId + " " + format.key();
     }
 
-    /** What was asked of the job, which the name of the job keeps. */
-    record Asked(String familyId, FontFormat format, boolean anyway, String by) {
-        String toText() {
-            return key(familyId, format) + " " + anyway + " " + by;
-        }
-
-        static Asked read(String text) {
-            String[] parts = text.split(" ", 4);
-            return new Asked(
-                    parts[0], FontFormat.fromKey(parts[1]).orElseThrow(), Boolean.parseBoolean(parts[2]), parts[3]);
-        }
+    /** What was asked of the job, which is kept with it. */
+    record Asked(String familyId, FontFormat format, boolean anyway, String by) implements Serializable {
+        @Serial
+        private static final long serialVersionUID = 1;
 
         boolean takes(Makeable face) {
             return face.verdict() == Verdict.ALLOWED || (anyway && face.verdict() == Verdict.NOT_STATED);

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
@@ -77,12 +78,12 @@ public class Jobs implements ApplicationRunner {
     }
 
     /**
-     * Has a job done as soon as there is a free thread; a job that waits already is not asked for twice.
+     * Has a job done as soon as there is a free thread, even when one like it has not ended yet.
      *
      * @param data what the job needs to know, kept with it
      */
-    public <T> void soon(OneTimeTask<T> task, String id, T data) {
-        soon(task.instance(id, data));
+    public <T> void soonWith(OneTimeTask<T> task, T data) {
+        soon(task.instance(UUID.randomUUID().toString(), data));
     }
 
     private void soon(TaskInstance<?> job) {

@@ -72,7 +72,7 @@ class PackJobs {
     }
 
     /** What was asked of the job; kept with it, so that it is done even when the server is stopped meanwhile. */
-    record Asked(String reason, String by) implements Serializable {
+    record Asked(String siteId, String reason, String by) implements Serializable {
         @Serial
         private static final long serialVersionUID = 1;
     }
@@ -90,7 +90,12 @@ class PackJobs {
             }
             return PackMaking.BEGUN;
         });
-        jobs.soon(makePack, siteId, new Asked(reason.orElse(""), actor.name()));
+        try {
+            jobs.soonWith(makePack, new Asked(siteId, reason.orElse(""), actor.name()));
+        } catch (RuntimeException e) {
+            bySite.remove(siteId);
+            throw e;
+        }
         return PackMaking.BEGUN;
     }
 
@@ -99,7 +104,8 @@ class PackJobs {
     }
 
     /** The job. */
-    void run(String siteId, Asked asked) {
+    void run(Asked asked) {
+        String siteId = asked.siteId();
         Optional<String> reason = Optional.of(asked.reason()).filter(some -> !some.isEmpty());
         try {
             PackView pack =
@@ -124,7 +130,7 @@ class PackJobs {
         OneTimeTask<Asked> makePack(ObjectProvider<PackJobs> packs, Actor actor) {
             return Tasks.oneTime("make pack", Asked.class).execute((instance, context) -> {
                 Asked asked = instance.getData();
-                actor.acting(asked.by(), () -> packs.getObject().run(instance.getId(), asked));
+                actor.acting(asked.by(), () -> packs.getObject().run(asked));
             });
         }
     }

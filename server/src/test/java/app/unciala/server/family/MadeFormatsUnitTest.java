@@ -6,6 +6,7 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
@@ -40,8 +41,6 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -56,7 +55,7 @@ class MadeFormatsUnitTest {
     private final TransactionTemplate transaction = mock();
 
     @SuppressWarnings("unchecked")
-    private final OneTimeTask<Void> job = mock(OneTimeTask.class);
+    private final OneTimeTask<Asked> job = mock(OneTimeTask.class);
 
     private final MadeFormats formats = new MadeFormats(
             families,
@@ -81,11 +80,20 @@ class MadeFormatsUnitTest {
                 .thenAnswer(call -> call.<TransactionCallback<?>>getArgument(0).doInTransaction(null));
     }
 
-    @ParameterizedTest
-    @CsvSource({"priya,true", "Somebody with spaces,false", "a,true"})
-    void whatWasAskedComesBackFromTheNameOfTheJob(String by, boolean anyway) {
-        Asked asked = new Asked("x27wj2xgucvu", FontFormat.WOFF2, anyway, by);
-        assertThat(Asked.read(asked.toText())).isEqualTo(asked);
+    @Test
+    void aFormatOfAFamilyIsMadeByOneJobAtATime() {
+        List<FaceFileEntity> held = List.of(file("one", FontFormat.TTF, 1));
+        when(files.findByFamilyId("f")).thenReturn(held);
+        assertThat(formats.makeAll("f", "woff2", true).running()).isTrue();
+        formats.makeAll("f", "woff2", true);
+        formats.makeAll("f", "woff", true);
+        verify(jobs).soonWith(job, new Asked("f", FontFormat.WOFF2, true, "priya"));
+        verify(jobs).soonWith(job, new Asked("f", FontFormat.WOFF, true, "priya"));
+        doThrow(Fault.notFound("stored file", "0")).when(store).file(any());
+        when(files.findById("one")).thenReturn(Optional.of(held.get(0)));
+        formats.run(new Asked("f", FontFormat.WOFF2, true, "priya"));
+        formats.makeAll("f", "woff2", true);
+        verify(jobs, times(2)).soonWith(job, new Asked("f", FontFormat.WOFF2, true, "priya"));
     }
 
     @Test
@@ -149,7 +157,7 @@ class MadeFormatsUnitTest {
     void nothingToMakeIsNoJob() {
         when(files.findByFamilyId("f")).thenReturn(List.of());
         assertThatThrownBy(() -> formats.makeAll("f", "woff2", false)).isInstanceOf(Fault.class);
-        verify(jobs, never()).soon(any(), any());
+        verify(jobs, never()).soonWith(any(), any());
     }
 
     private static Makeable face(Verdict verdict) {

@@ -3,8 +3,8 @@ package app.unciala.server.pack;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
@@ -36,7 +36,7 @@ import org.mockito.Mock;
 import org.mockito.MockitoAnnotations;
 
 class PackJobsTest {
-    private static final Asked ASKED = new Asked("", "ida");
+    private static final Asked ASKED = new Asked("s", "", "ida");
 
     @Mock
     private OneTimeTask<Asked> task;
@@ -59,7 +59,7 @@ class PackJobsTest {
         assertThat(making.of("s").running()).isFalse();
         assertThat(making.start("s", Optional.of("the client insists")).running())
                 .isTrue();
-        verify(jobs).soon(task, "s", new Asked("the client insists", "ida"));
+        verify(jobs).soonWith(task, new Asked("s", "the client insists", "ida"));
         assertThat(making.of("other").running()).isFalse();
     }
 
@@ -70,16 +70,23 @@ class PackJobsTest {
                 .isInstanceOf(Fault.class)
                 .hasMessageContaining("being made already");
         making.start("t", Optional.empty());
-        making.run("s", ASKED);
+        making.run(ASKED);
         making.start("s", Optional.empty());
-        verify(jobs, times(2)).soon(task, "s", ASKED);
+        verify(jobs, times(2)).soonWith(task, ASKED);
+    }
+
+    @Test
+    void aJobThatCannotBeKeptIsNotSaidToRun() {
+        doThrow(new IllegalStateException("no database")).when(jobs).soonWith(task, ASKED);
+        assertThatThrownBy(() -> making.start("s", Optional.empty())).hasMessage("no database");
+        assertThat(making.of("s").running()).isFalse();
     }
 
     @Test
     void aSiteThatIsNotThereStartsNothing() {
         when(sites.get("gone")).thenThrow(Fault.notFound("site", "gone"));
         assertThatThrownBy(() -> making.start("gone", Optional.empty())).isInstanceOf(Fault.class);
-        verify(jobs, never()).soon(any(), anyString(), any());
+        verify(jobs, never()).soonWith(any(), any(Asked.class));
         assertThat(making.of("gone").running()).isFalse();
     }
 
@@ -96,7 +103,7 @@ class PackJobsTest {
             told.add(making.of("s"));
             return made;
         });
-        making.run("s", ASKED);
+        making.run(ASKED);
         assertThat(told).containsExactly(PackMaking.running(0, 8), PackMaking.running(3, 8));
         assertThat(making.of("s")).isEqualTo(PackMaking.made("p"));
     }
@@ -117,7 +124,7 @@ class PackJobsTest {
     void aFailureIsToldAndThePackCanBeAskedForAgain(Throwable failure, String sentence) {
         when(packs.make(eq("s"), any(), any())).thenThrow(failure);
         making.start("s", Optional.empty());
-        making.run("s", ASKED);
+        making.run(ASKED);
         assertThat(making.of("s")).isEqualTo(PackMaking.failed(sentence));
         making.start("s", Optional.empty());
         assertThat(making.of("s").failure()).isNull();
