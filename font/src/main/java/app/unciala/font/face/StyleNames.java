@@ -72,15 +72,15 @@ public final class StyleNames {
 
     /** The words of a style name that name a design size, as they are written; empty when none does. */
     static String designSize(String style) {
-        return words(style, StyleNames::isDesignSize);
+        return wordsThat(style, StyleNames::isDesignSize);
     }
 
     /** The other words of a style name. */
     public static String withoutDesignSize(String style) {
-        return words(style, word -> !isDesignSize(word));
+        return wordsThat(style, word -> !isDesignSize(word));
     }
 
-    private static String words(String style, Predicate<String> wanted) {
+    private static String wordsThat(String style, Predicate<String> wanted) {
         return Arrays.stream(style.split("\\s+")).filter(wanted).collect(Collectors.joining(" "));
     }
 

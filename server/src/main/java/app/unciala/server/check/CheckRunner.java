@@ -274,9 +274,8 @@ class CheckRunner {
             check.end(CheckState.DONE, clock.instant(), report);
             Set<String> touched = new TreeSet<>(shown.replace(site.id(), report.fonts()));
             checks.flush();
-            checks.findBySiteIdOrderByAskedAtDescIdAsc(site.id()).stream()
-                    .skip(KEPT_CHECKS)
-                    .forEach(checks::delete);
+            List<SiteCheckEntity> latestFirst = checks.findBySiteIdOrderByAskedAtDescIdAsc(site.id());
+            checks.deleteAll(latestFirst.subList(Math.min(KEPT_CHECKS, latestFirst.size()), latestFirst.size()));
             changes.touched(Scope.of(Stream.concat(
                     Stream.of(Owner.site(site.id())), touched.stream().map(Owner::family))));
         }

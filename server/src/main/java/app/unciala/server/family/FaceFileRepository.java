@@ -29,4 +29,12 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
             value = "select * from face_file where family_id = :familyId and superseded_by is not null"
                     + " order by deleted_at desc, id")
     List<FaceFileEntity> findSuperseded(String familyId);
+
+    /** What is held for the slot of a file in other drawings than its own. */
+    default List<FaceFileEntity> drawnOtherwise(FaceFileEntity than) {
+        return findByFamilyId(than.familyId()).stream()
+                .filter(file ->
+                        file.slot().equals(than.slot()) && !file.drawing().equals(than.drawing()))
+                .toList();
+    }
 }

@@ -124,7 +124,7 @@ public class IncomingFiles {
 
     /** Puts away what is held for a slot in other drawings than the one that takes its place. */
     private List<HeldFile> supersede(FaceFileEntity by) {
-        List<FaceFileEntity> others = SupersededFiles.withAnotherDrawing(files, by);
+        List<FaceFileEntity> others = files.drawnOtherwise(by);
         List<HeldFile> before =
                 others.stream().map(file -> file.toSnapshot(true)).toList();
         others.forEach(file -> file.supersede(by.id(), clock.instant()));

@@ -75,7 +75,7 @@ class SupersededFiles implements Reverser {
                 .orElseThrow(() -> Fault.notFound("superseded file in this family", fileId));
         List<String> undo = new ArrayList<>(List.of(familyId, fileId, file.supersededBy()));
         file.holdAgain();
-        List<FaceFileEntity> others = withAnotherDrawing(files, file);
+        List<FaceFileEntity> others = files.drawnOtherwise(file);
         List<HeldFile> before =
                 others.stream().map(other -> other.toSnapshot(true)).toList();
         others.forEach(other -> {
@@ -95,14 +95,6 @@ class SupersededFiles implements Reverser {
                                         : " in place of "
                                                 + Texts.baseName(others.get(0).fileName())))
                 .undoneBy(new Reversal(HELD_AGAIN, undo)));
-    }
-
-    /** What is held for the slot of a file in other drawings than its own. */
-    static List<FaceFileEntity> withAnotherDrawing(FaceFileRepository files, FaceFileEntity than) {
-        return files.findByFamilyId(than.familyId()).stream()
-                .filter(file ->
-                        file.slot().equals(than.slot()) && !file.drawing().equals(than.drawing()))
-                .toList();
     }
 
     @Override
