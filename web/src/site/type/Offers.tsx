@@ -17,7 +17,7 @@ export function Offers({ site, roles, families, weight, onTake }: Props) {
     family.files.map((file) => ({ familyId: family.id, slot: file.slot })),
   );
   const offers = offersOf(roles, files);
-  const variable = useWeight(
+  const { weight: variable } = useWeight(
     site,
     offers.map(({ familyId, by }) => ({ familyId, slot: by })),
   );

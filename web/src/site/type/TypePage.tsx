@@ -43,7 +43,7 @@ function Type({ site }: { site: Site }) {
   useUnsaved(changed && !isSubmitting);
   const roles = inOrder(form.watch());
   const { families, loaded } = useFamilies(roles);
-  const weight = useWeight(site, facesOf(roles));
+  const { weight, known } = useWeight(site, facesOf(roles));
   const live = useLive(site.id);
   const [open, setOpen] = useState<string | null>(null);
   const [mode, setMode] = useState<Mode>("own");
@@ -75,7 +75,7 @@ function Type({ site }: { site: Site }) {
         )}
         {roles.length > 0 && loaded && (
           <p className="answer">
-            <Meter weight={weight} guess={weigh(roles, families)} />
+            <Meter weight={known ? weight : undefined} guess={weigh(roles, families)} />
           </p>
         )}
         {weight && undoneOf(weight).length > 0 && (

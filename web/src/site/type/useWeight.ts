@@ -8,9 +8,12 @@ const MOST_WEIGHED = 400;
 
 type Face = { familyId: string; slot: Slot };
 
-/** What faces weigh as a pack would deliver them; nothing until the server has made them. */
-export function useWeight(site: Site, faces: Face[]): SiteWeight | undefined {
-  return useQuery({
+/**
+ * What faces weigh as a pack would deliver them. Until the server has made them, `weight` is that of the faces before
+ * them, whose fonts stay shown, and `known` is false.
+ */
+export function useWeight(site: Site, faces: Face[]): { weight: SiteWeight | undefined; known: boolean } {
+  const { data, isPlaceholderData } = useQuery({
     queryKey: [
       "/api/sites/{id}/weight",
       site.id,
@@ -21,14 +24,16 @@ export function useWeight(site: Site, faces: Face[]): SiteWeight | undefined {
       bodyOf(api.POST("/api/sites/{id}/weight", { params: { path: { id: site.id } }, body: { faces } })),
     enabled: faces.length > 0,
     placeholderData: keepPreviousData,
-  }).data;
+  });
+  return { weight: data, known: data !== undefined && !isPlaceholderData };
 }
 
-/** What every face of a family weighs as delivered, made ahead of being chosen. */
+/** What every face of a family weighs as delivered, made ahead of being chosen; nothing until that is known. */
 export function useFamilyWeight(site: Site, family: Family | undefined): SiteWeight | undefined {
   const slots = new Map(family?.files.map(({ slot }) => [slot.key, slot]));
   const faces = [...slots.values()].map((slot) => ({ familyId: family?.id ?? "", slot }));
-  return useWeight(site, faces.slice(0, MOST_WEIGHED));
+  const { weight, known } = useWeight(site, faces.slice(0, MOST_WEIGHED));
+  return known ? weight : undefined;
 }
 
 /** The faces that roles ask for. */

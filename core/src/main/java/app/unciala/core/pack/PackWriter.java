@@ -5,10 +5,15 @@ import app.unciala.core.pack.Pack.Entry;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
 import app.unciala.core.sentence.Sentences;
+import com.google.common.io.Files;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -19,11 +24,13 @@ public final class PackWriter {
     private final PackRequest request;
     private final DeliveredFiles files;
     private final TypeRules rules;
+    private final Map<Notice, String> noticeNames;
 
     private PackWriter(PackRequest request) {
         this.request = request;
         files = new DeliveredFiles(request);
         rules = new TypeRules(request, files);
+        noticeNames = noticeNames(request.faces());
     }
 
     public static Pack write(PackRequest request) {
@@ -56,15 +63,31 @@ public final class PackWriter {
         entries.add(text(
                 "instructions.html", InstructionsPage.write(request, Instructions.of(request, files, rules, output))));
         entries.add(text("LICENSES.txt", licenses()));
-        notices().forEach(notice -> entries.add(text("licenses/" + notice.name(), notice.text())));
+        noticeNames.forEach((notice, name) -> entries.add(text("licenses/" + name, notice.text())));
         entries.add(text("manifest.json", PackJson.manifest(request, files)));
         return new Pack(entries);
     }
 
-    private Set<Notice> notices() {
-        Set<Notice> notices = new LinkedHashSet<>();
-        request.faces().forEach(face -> notices.addAll(face.notices()));
-        return notices;
+    /**
+     * The file names of the notices: another text under a name that is taken, in upper or lower case, gets a number, as
+     * when faces of one family say their copyright in other words.
+     */
+    private static Map<Notice, String> noticeNames(List<Face> faces) {
+        Map<Notice, String> names = new LinkedHashMap<>();
+        Set<String> taken = new HashSet<>();
+        for (Face face : faces) {
+            for (Notice notice : face.notices()) {
+                if (!names.containsKey(notice)) {
+                    String name = notice.name();
+                    for (int number = 2; !taken.add(name.toLowerCase(Locale.ROOT)); number++) {
+                        name = Files.getNameWithoutExtension(notice.name()) + "-" + number + "."
+                                + Files.getFileExtension(notice.name());
+                    }
+                    names.put(notice, name);
+                }
+            }
+        }
+        return names;
     }
 
     private String licenses() {
@@ -74,7 +97,7 @@ public final class PackWriter {
         for (Face face : request.faces()) {
             lines.add(face.family() + " " + face.slot().label() + ": " + face.license()
                     + face.notices().stream()
-                            .map(notice -> "; see licenses/" + notice.name())
+                            .map(notice -> "; see licenses/" + noticeNames.get(notice))
                             .reduce("", String::concat));
         }
         lines.forEach(line -> out.append(line).append('\n'));

@@ -22,6 +22,8 @@ import app.unciala.font.FontFormat;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -40,6 +42,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PackWriterTest {
     private static final Slot REGULAR = Slot.of(400, 100, Slope.UPRIGHT);
     private static final Slot BOLD = Slot.of(700, 100, Slope.UPRIGHT);
+    private static final Slot BLACK = Slot.of(900, 100, Slope.UPRIGHT);
     private static final Slot CONDENSED = Slot.of(500, 75, Slope.UPRIGHT);
     private static final List<String> NASTY = List.of(
             "Harrow & Sons \"*/",
@@ -425,6 +428,24 @@ class PackWriterTest {
                 faces);
     }
 
+    /** Faces of one family may say their copyright in other words; both texts go along, and each face names its own. */
+    @Test
+    void noticesOfOneNameAndOtherTextsAllGoAlong() throws IOException {
+        List<Face> faces = List.of(
+                face("Harrow", REGULAR, new Notice("OFL.txt", "Copyright 2011")),
+                face("Harrow", BOLD, new Notice("ofl.txt", "Copyright 2014")),
+                face("Harrow", BLACK, new Notice("OFL.txt", "Copyright 2011")));
+        Pack pack = PackWriter.write(request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces));
+        assertThat(text(pack, "licenses/OFL.txt")).isEqualTo("Copyright 2011");
+        assertThat(text(pack, "licenses/ofl-2.txt")).isEqualTo("Copyright 2014");
+        assertThat(text(pack, "LICENSES.txt"))
+                .contains("Harrow Regular: The license; see licenses/OFL.txt\n")
+                .contains("Harrow Bold: The license; see licenses/ofl-2.txt\n")
+                .contains("Harrow Black: The license; see licenses/OFL.txt\n");
+        assertThat(Pack.unzipped(new ByteArrayInputStream(pack.zip())).entries())
+                .hasSameSizeAs(pack.entries());
+    }
+
     private static List<Role> roles(String family) {
         return List.of(role(TextRole.HEADINGS, family, BOLD), role(TextRole.RUNNING_TEXT, family, REGULAR));
     }
@@ -438,6 +459,10 @@ class PackWriterTest {
     }
 
     private static Face face(String family, Slot slot) {
+        return face(family, slot, new Notice("OFL.txt", "Copyright"));
+    }
+
+    private static Face face(String family, Slot slot, Notice notice) {
         return new Face(
                 family,
                 slot,
@@ -445,7 +470,7 @@ class PackWriterTest {
                 files(),
                 Optional.empty(),
                 "The license",
-                List.of(new Notice("OFL.txt", "Copyright")),
+                List.of(notice),
                 Optional.empty(),
                 Optional.of(new Cut(90, 400)),
                 Optional.empty());
