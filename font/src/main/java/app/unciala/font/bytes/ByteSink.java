@@ -29,6 +29,10 @@ public final class ByteSink {
         return u8(value >> 8).u8(value);
     }
 
+    public ByteSink u24(int value) {
+        return u8(value >> 16).u16(value);
+    }
+
     public ByteSink u32(long value) {
         return u16((int) (value >> 16)).u16((int) value);
     }

@@ -78,6 +78,21 @@ public final class ByteView {
         return i32(at) / 65536.0;
     }
 
+    /** A 2.14 fixed-point number, in [-2, 2): a coordinate of the design space, or a scale. */
+    public double f2dot14(int at) {
+        return i16(at) / 16384.0;
+    }
+
+    /** {@code count} 16-bit numbers, one after the other. */
+    public int[] u16s(int at, int count) {
+        ByteView part = slice(at, 2 * count);
+        int[] numbers = new int[count];
+        for (int i = 0; i < count; i++) {
+            numbers[i] = part.u16(2 * i);
+        }
+        return numbers;
+    }
+
     /** A 32-bit offset or length that has to lie within this window. */
     public int offset32(int at) {
         long value = u32(at);

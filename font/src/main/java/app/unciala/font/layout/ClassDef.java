@@ -10,7 +10,23 @@ import java.util.TreeMap;
 
 /** A class definition table (OpenType 1.9, "Common table formats"): glyphs it does not name are in class 0. */
 public final class ClassDef {
-    private static final ByteView NONE = ByteView.of(new byte[] {0, 2, 0, 0}, "classes");
+    /** A class for each glyph from a first one on. */
+    private static final int LISTED = 1;
+
+    private static final int FIRST_GLYPH = 2;
+    private static final int LISTED_COUNT = 4;
+    private static final int CLASSES = 6;
+
+    /** Ranges of glyphs: first, last, class. */
+    private static final int RANGES = 2;
+
+    private static final int RANGE_COUNT = 2;
+    private static final int RANGE_RECORDS = 4;
+    private static final int RANGE = 6;
+    private static final int LAST = 2;
+    private static final int CLASS = 4;
+
+    private static final ByteView NONE = ByteView.of(new byte[] {0, RANGES, 0, 0}, "classes");
 
     private final ByteView table;
     private final int format;
@@ -19,10 +35,15 @@ public final class ClassDef {
     private ClassDef(ByteView table) {
         this.table = table;
         format = table.u16(0);
-        if (format != 1 && format != 2) {
+        if (format != LISTED && format != RANGES) {
             throw new FontException(table.table(), -1, "has classes in the unknown format " + format);
         }
-        count = table.u16(format == 1 ? 4 : 2);
+        count = table.u16(format == LISTED ? LISTED_COUNT : RANGE_COUNT);
+    }
+
+    /** The classes whose offset stands at a byte of a table. */
+    public static ClassDef named(ByteView parent, int at) {
+        return of(parent, parent.u16(at));
     }
 
     /** The classes at an offset from the start of a table; where there are none, at offset 0, all glyphs are in class 0. */
@@ -31,28 +52,28 @@ public final class ClassDef {
     }
 
     public int classOf(int glyph) {
-        if (format == 1) {
-            int at = glyph - table.u16(2);
-            return at >= 0 && at < count ? table.u16(6 + 2 * at) : 0;
+        if (format == LISTED) {
+            int place = glyph - table.u16(FIRST_GLYPH);
+            return place >= 0 && place < count ? table.u16(CLASSES + 2 * place) : 0;
         }
         int low = 0;
         int high = count - 1;
         while (low <= high) {
             int middle = (low + high) >>> 1;
-            int record = 4 + 6 * middle;
-            if (glyph < table.u16(record)) {
+            int range = RANGE_RECORDS + RANGE * middle;
+            if (glyph < table.u16(range)) {
                 high = middle - 1;
-            } else if (glyph > table.u16(record + 2)) {
+            } else if (glyph > table.u16(range + LAST)) {
                 low = middle + 1;
             } else {
-                return table.u16(record + 4);
+                return table.u16(range + CLASS);
             }
         }
         return 0;
     }
 
     /** The glyphs among these that are in the class. */
-    BitSet members(int wanted, BitSet glyphs) {
+    public BitSet members(int wanted, BitSet glyphs) {
         BitSet members = new BitSet();
         glyphs.stream().filter(glyph -> classOf(glyph) == wanted).forEach(members::set);
         return members;
@@ -65,16 +86,16 @@ public final class ClassDef {
         return classes;
     }
 
-    /** The classes of the kept glyphs by their new numbers, class 0 left out, each class renamed by {@code rename}. */
-    public SortedMap<Integer, Integer> renamed(BitSet kept, GlyphMap map, int[] rename) {
-        SortedMap<Integer, Integer> renamed = new TreeMap<>();
+    /** The classes of the kept glyphs by their new numbers, without class 0; {@code numbers} are the new ones of classes. */
+    public SortedMap<Integer, Integer> renumbered(BitSet kept, GlyphMap map, int[] numbers) {
+        SortedMap<Integer, Integer> renumbered = new TreeMap<>();
         kept.stream().forEach(glyph -> {
             int of = classOf(glyph);
-            if (of < rename.length && rename[of] > 0) {
-                renamed.put(map.after(glyph), rename[of]);
+            if (of < numbers.length && numbers[of] > 0) {
+                renumbered.put(map.after(glyph), numbers[of]);
             }
         });
-        return renamed;
+        return renumbered;
     }
 
     /** Writes the shorter of the two formats for classes by glyph. */
@@ -96,17 +117,17 @@ public final class ClassDef {
             last = entry.getKey();
         }
         if (rangeCount == 0) {
-            return new Block().u16(2).u16(0);
+            return new Block().u16(RANGES).u16(0);
         }
         ranges.u16(first).u16(last).u16(of);
         int span = last - classes.firstKey() + 1;
-        if (6 + 2 * span < 4 + 6 * rangeCount) {
-            Block listed = new Block().u16(1).u16(classes.firstKey()).u16(span);
+        if (CLASSES + 2 * span < RANGE_RECORDS + RANGE * rangeCount) {
+            Block listed = new Block().u16(LISTED).u16(classes.firstKey()).u16(span);
             for (int glyph = classes.firstKey(); glyph <= last; glyph++) {
                 listed.u16(classes.getOrDefault(glyph, 0));
             }
             return listed;
         }
-        return new Block().u16(2).u16(rangeCount).bytes(ranges.toArray());
+        return new Block().u16(RANGES).u16(rangeCount).bytes(ranges.toArray());
     }
 }

@@ -8,7 +8,18 @@ import java.util.BitSet;
 
 /** A coverage table (OpenType 1.9, "Common table formats"): glyphs and the number each has in its lookup. */
 public final class Coverage {
-    private static final ByteView NONE = ByteView.of(new byte[] {0, 1, 0, 0}, "coverage");
+    /** The glyphs themselves, in order. */
+    private static final int LISTED = 1;
+    /** Ranges of glyphs: first, last, and the coverage index of the first. */
+    private static final int RANGES = 2;
+
+    private static final int COUNT = 2;
+    private static final int ENTRIES = 4;
+    private static final int RANGE = 6;
+    private static final int LAST = 2;
+    private static final int FIRST_INDEX = 4;
+
+    private static final ByteView NONE = ByteView.of(new byte[] {0, LISTED, 0, 0}, "coverage");
 
     private final ByteView table;
     private final Work work;
@@ -19,8 +30,8 @@ public final class Coverage {
         this.table = table;
         this.work = work;
         format = table.u16(0);
-        count = table.u16(2);
-        if (format != 1 && format != 2) {
+        count = table.u16(COUNT);
+        if (format != LISTED && format != RANGES) {
             throw new FontException(table.table(), -1, "has a coverage of unknown format " + format);
         }
     }
@@ -28,6 +39,11 @@ public final class Coverage {
     /** Takes a covered glyph and its coverage index. */
     public interface Visitor {
         void covered(int glyph, int index);
+    }
+
+    /** The coverage whose offset stands at a byte of a table. */
+    public static Coverage named(ByteView parent, int at, Work work) {
+        return of(parent, parent.u16(at), work);
     }
 
     /** The coverage at an offset from the start of a table; none, at offset 0, covers nothing. */
@@ -44,7 +60,7 @@ public final class Coverage {
         for (int i = 0; i < count; i++) {
             int first = first(i);
             int last = last(i);
-            int index = format == 1 ? i : table.u16(8 + 6 * i);
+            int index = index(i, 0);
             for (int glyph = glyphs.nextSetBit(first);
                     glyph >= 0 && glyph <= last;
                     glyph = glyphs.nextSetBit(glyph + 1)) {
@@ -90,7 +106,7 @@ public final class Coverage {
             } else if (glyph > last(middle)) {
                 low = middle + 1;
             } else {
-                return format == 1 ? middle : table.u16(8 + 6 * middle) + glyph - first(middle);
+                return index(middle, glyph - first(middle));
             }
         }
         return -1;
@@ -102,12 +118,17 @@ public final class Coverage {
         return covered;
     }
 
-    private int first(int i) {
-        return table.u16(format == 1 ? 4 + 2 * i : 4 + 6 * i);
+    private int first(int entry) {
+        return table.u16(ENTRIES + (format == LISTED ? 2 : RANGE) * entry);
     }
 
-    private int last(int i) {
-        return format == 1 ? first(i) : table.u16(6 + 6 * i);
+    private int last(int entry) {
+        return format == LISTED ? first(entry) : table.u16(ENTRIES + RANGE * entry + LAST);
+    }
+
+    /** The coverage index of the glyph that is so many after the first of an entry. */
+    private int index(int entry, int after) {
+        return (format == LISTED ? entry : table.u16(ENTRIES + RANGE * entry + FIRST_INDEX)) + after;
     }
 
     /** Writes the shorter of the two formats for glyphs in ascending order. */
@@ -117,12 +138,12 @@ public final class Coverage {
             ranges++;
         }
         Block block = new Block();
-        if (2 * glyphs.cardinality() <= 6 * ranges) {
-            block.u16(1).u16(glyphs.cardinality());
+        if (2 * glyphs.cardinality() <= RANGE * ranges) {
+            block.u16(LISTED).u16(glyphs.cardinality());
             glyphs.stream().forEach(block::u16);
             return block;
         }
-        block.u16(2).u16(ranges);
+        block.u16(RANGES).u16(ranges);
         int index = 0;
         for (int first = glyphs.nextSetBit(0); first >= 0; ) {
             int end = glyphs.nextClearBit(first);

@@ -5,34 +5,45 @@ import app.unciala.font.variation.Location;
 import java.util.ArrayList;
 import java.util.List;
 
-/** FeatureVariations: under conditions on the axes, other lookups stand in for those of a feature. */
+/**
+ * FeatureVariations (OpenType 1.9, "Common table formats"): under conditions on the axes, other lookups are started by a
+ * feature.
+ */
 public record FeatureVariations(ByteView table) {
-    /** The table that stands in for a feature. */
-    public record Alternate(int feature, ByteView table) {}
+    private static final int COUNT = 4;
+    private static final int RECORDS = 8;
+    /** An offset to a set of conditions, and one to a table of substitutions. */
+    private static final int RECORD = 8;
 
-    public static FeatureVariations of(ByteView table) {
-        return new FeatureVariations(table);
-    }
+    private static final int SUBSTITUTION = 4;
+    private static final int SUBSTITUTION_COUNT = 4;
+    private static final int SUBSTITUTIONS = 6;
+    /** A feature, then a 32-bit offset. */
+    private static final int FEATURE_SUBSTITUTION = 6;
+
+    /** The table that stands in for a feature. */
+    public record Alternate(int feature, Feature table) {}
 
     public int count() {
-        return (int) Math.min(table.u32(4), table.length() / 8);
+        return (int) Math.min(table.u32(COUNT), table.length() / RECORD);
     }
 
     public boolean isUnconditional(int record) {
-        return table.u32(8 + 8 * record) == 0;
+        return table.u32(RECORDS + RECORD * record) == 0;
     }
 
-    /** The conditions of a record; the offset is zero where it always applies. */
-    public ByteView conditions(int record) {
-        return table.from(table.offset32(8 + 8 * record));
+    /** The conditions of a record that is not unconditional. */
+    public ConditionSet conditions(int record) {
+        return new ConditionSet(table.from(table.offset32(RECORDS + RECORD * record)));
     }
 
     public List<Alternate> alternates(int record) {
-        ByteView substitution = table.from(table.offset32(12 + 8 * record));
+        ByteView substitution = table.from(table.offset32(RECORDS + RECORD * record + SUBSTITUTION));
         List<Alternate> alternates = new ArrayList<>();
-        for (int i = 0; i < substitution.u16(4); i++) {
-            alternates.add(
-                    new Alternate(substitution.u16(6 + 6 * i), substitution.from(substitution.offset32(8 + 6 * i))));
+        for (int i = 0; i < substitution.u16(SUBSTITUTION_COUNT); i++) {
+            int at = SUBSTITUTIONS + FEATURE_SUBSTITUTION * i;
+            Feature feature = new Feature(substitution.from(substitution.offset32(at + 2)));
+            alternates.add(new Alternate(substitution.u16(at), feature));
         }
         return alternates;
     }
@@ -40,24 +51,11 @@ public record FeatureVariations(ByteView table) {
     /** What the first record whose conditions all hold puts in place; nothing where none does. */
     List<Alternate> at(Location location) {
         for (int i = 0; i < count(); i++) {
-            if (isUnconditional(i) || holds(conditions(i), location)) {
+            if (isUnconditional(i) || conditions(i).holdAt(location)) {
                 return alternates(i);
             }
         }
         return List.of();
-    }
-
-    private static boolean holds(ByteView conditions, Location location) {
-        for (int i = 0; i < conditions.u16(0); i++) {
-            ByteView condition = conditions.from(conditions.offset32(2 + 4 * i));
-            int axis = condition.u16(2);
-            double coordinate = axis < location.axisCount() ? location.coordinate(axis) : 0;
-            boolean within = coordinate >= condition.i16(4) / 16384.0 && coordinate <= condition.i16(6) / 16384.0;
-            if (condition.u16(0) != 1 || !within) {
-                return false;
-            }
-        }
-        return true;
     }
 
     public List<Alternate> alternates() {

@@ -3,9 +3,7 @@ package app.unciala.font.layout;
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.variation.Location;
-import java.util.ArrayDeque;
 import java.util.BitSet;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,23 +13,32 @@ import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
-/** The common shape of {@code GSUB} and {@code GPOS}: scripts, features and lookups (OpenType 1.9, "Common"). */
+/** The common shape of {@code GSUB} and {@code GPOS}: scripts, features and lookups (OpenType 1.9, "Common table formats"). */
 public final class LayoutTable {
-    /** One subtable of a lookup, extensions resolved. */
-    public record Subtable(int type, ByteView bytes) {}
+    private static final int MINOR_VERSION = 2;
+    private static final int SCRIPT_LIST = 4;
+    private static final int FEATURE_LIST = 6;
+    private static final int LOOKUP_LIST = 8;
+    /** From version 1.1 on. */
+    private static final int FEATURE_VARIATIONS = 10;
+
+    private static final int FEATURE_RECORDS = 2;
+    /** A tag, then an offset. */
+    private static final int FEATURE_RECORD = 6;
+
+    private static final int TAG = 4;
+    private static final int LOOKUP_OFFSETS = 2;
 
     private final ByteView table;
     private final ByteView features;
     private final ByteView lookups;
-    private final boolean substitutes;
-    private final Optional<Map<Integer, ByteView>> featuresAtInstance;
+    private final Optional<Map<Integer, Feature>> featuresAtInstance;
 
-    private LayoutTable(ByteView table, Optional<Map<Integer, ByteView>> featuresAtInstance) {
+    private LayoutTable(ByteView table, Optional<Map<Integer, Feature>> featuresAtInstance) {
         this.table = table;
         this.featuresAtInstance = featuresAtInstance;
-        substitutes = table.table().equals("GSUB");
-        features = table.from(table.u16(6));
-        lookups = table.from(table.u16(8));
+        features = table.from(table.u16(FEATURE_LIST));
+        lookups = table.from(table.u16(LOOKUP_LIST));
     }
 
     /** {@code table} is named {@code GSUB} or {@code GPOS}. */
@@ -41,9 +48,8 @@ public final class LayoutTable {
 
     /** The table as it is at a location of a variable font: the features that hold there, and no variations. */
     public LayoutTable instanceAt(Location location) {
-        Map<Integer, ByteView> alternates = new HashMap<>();
+        Map<Integer, Feature> alternates = new HashMap<>();
         featureVariations()
-                .map(FeatureVariations::of)
                 .ifPresent(variations -> variations.at(location).forEach(a -> alternates.put(a.feature(), a.table())));
         return new LayoutTable(table, Optional.of(alternates));
     }
@@ -55,16 +61,17 @@ public final class LayoutTable {
         return tags;
     }
 
-    public ByteView table() {
-        return table;
+    /** {@code GSUB} or {@code GPOS}. */
+    public String tag() {
+        return table.table();
     }
 
     public boolean substitutes() {
-        return substitutes;
+        return tag().equals("GSUB");
     }
 
-    public ByteView scripts() {
-        return table.from(table.u16(4));
+    public ScriptList scripts() {
+        return new ScriptList(table.from(table.u16(SCRIPT_LIST)));
     }
 
     public int featureCount() {
@@ -72,73 +79,52 @@ public final class LayoutTable {
     }
 
     public String featureTag(int feature) {
-        return features.tag(2 + 6 * feature);
+        return features.tag(FEATURE_RECORDS + FEATURE_RECORD * feature);
     }
 
-    public ByteView feature(int feature) {
-        ByteView own = features.from(features.u16(6 + 6 * feature));
+    public Feature feature(int feature) {
+        Feature own = new Feature(features.from(features.u16(FEATURE_RECORDS + FEATURE_RECORD * feature + TAG)));
         return featuresAtInstance
                 .map(alternates -> alternates.getOrDefault(feature, own))
                 .orElse(own);
     }
 
-    /** FeatureVariations, in tables of version 1.1 that have them. */
-    public Optional<ByteView> featureVariations() {
-        if (featuresAtInstance.isPresent() || table.u16(2) == 0 || table.u32(10) == 0) {
+    /** The variations of features, in tables of version 1.1 that have them. */
+    public Optional<FeatureVariations> featureVariations() {
+        if (featuresAtInstance.isPresent() || table.u16(MINOR_VERSION) == 0 || table.u32(FEATURE_VARIATIONS) == 0) {
             return Optional.empty();
         }
-        return Optional.of(table.from(table.offset32(10)));
+        return Optional.of(new FeatureVariations(table.from(table.offset32(FEATURE_VARIATIONS))));
     }
 
     public int lookupCount() {
-        return table.u16(8) == 0 ? 0 : lookups.u16(0);
+        return table.u16(LOOKUP_LIST) == 0 ? 0 : lookups.u16(0);
     }
 
-    public ByteView lookup(int lookup) {
+    public Lookup lookup(int lookup) {
         if (lookup >= lookupCount()) {
-            throw new FontException(table.table(), -1, "asks for lookup " + lookup + " of " + lookupCount());
+            throw new FontException(tag(), -1, "asks for lookup " + lookup + " of " + lookupCount());
         }
-        return lookups.from(lookups.u16(2 + 2 * lookup));
+        return new Lookup(lookups.from(lookups.u16(LOOKUP_OFFSETS + 2 * lookup)));
     }
 
-    public List<Subtable> subtables(int lookup) {
-        ByteView bytes = lookup(lookup);
-        int extension = substitutes ? 7 : 9;
-        return IntStream.range(0, bytes.u16(4))
-                .mapToObj(i -> {
-                    int type = bytes.u16(0);
-                    ByteView subtable = bytes.from(bytes.u16(6 + 2 * i));
-                    if (type != extension) {
-                        return new Subtable(type, subtable);
-                    }
-                    if (subtable.u16(2) == extension) {
-                        throw new FontException(table.table(), -1, "extends an extension");
-                    }
-                    return new Subtable(subtable.u16(2), subtable.from(subtable.offset32(4)));
-                })
-                .toList();
+    public List<Lookup.Subtable> subtables(int lookup) {
+        return lookup(lookup).subtables();
     }
 
-    /** The features with this tag, of all scripts and languages. */
-    BitSet tagged(String tag) {
+    /** The features with a wanted tag, of all scripts and languages. */
+    public BitSet tagged(Predicate<String> wanted) {
         BitSet tagged = new BitSet();
         IntStream.range(0, featureCount())
-                .filter(i -> featureTag(i).equals(tag))
+                .filter(i -> wanted.test(featureTag(i)))
                 .forEach(tagged::set);
         return tagged;
     }
 
     /** The features with a wanted tag, and those that some language requires whatever its tag. */
     public BitSet features(Predicate<String> wanted) {
-        BitSet chosen = new BitSet();
-        IntStream.range(0, featureCount())
-                .filter(i -> wanted.test(featureTag(i)))
-                .forEach(chosen::set);
-        new ScriptList(scripts()).languages().forEach(language -> {
-            if (language.u16(2) != 0xFFFF) {
-                chosen.set(language.u16(2));
-            }
-        });
+        BitSet chosen = tagged(wanted);
+        scripts().languages().forEach(language -> language.required().ifPresent(chosen::set));
         chosen.clear(featureCount(), Math.max(chosen.length(), featureCount()));
         return chosen;
     }
@@ -147,37 +133,16 @@ public final class LayoutTable {
     public BitSet lookupsOf(BitSet chosen) {
         BitSet started = new BitSet();
         chosen.stream().forEach(i -> addLookups(feature(i), started));
-        featureVariations().ifPresent(variations -> FeatureVariations.of(variations)
-                .alternates()
-                .forEach(alternate -> {
-                    if (chosen.get(alternate.feature())) {
-                        addLookups(alternate.table(), started);
-                    }
-                }));
+        featureVariations().ifPresent(variations -> variations.alternates().forEach(alternate -> {
+            if (chosen.get(alternate.feature())) {
+                addLookups(alternate.table(), started);
+            }
+        }));
         return started;
     }
 
-    /** The lookups started, with those that contextual ones among them apply. */
-    public BitSet withNested(BitSet started) {
-        BitSet reached = (BitSet) started.clone();
-        Deque<Integer> open = new ArrayDeque<>();
-        started.stream().forEach(open::add);
-        while (!open.isEmpty()) {
-            for (Subtable subtable : subtables(open.remove())) {
-                for (int nested : ContextReader.nested(subtable, substitutes)) {
-                    if (nested < lookupCount() && !reached.get(nested)) {
-                        reached.set(nested);
-                        open.add(nested);
-                    }
-                }
-            }
-        }
-        return reached;
-    }
-
-    private void addLookups(ByteView feature, BitSet lookups) {
-        for (int i = 0; i < feature.u16(2); i++) {
-            int lookup = feature.u16(4 + 2 * i);
+    private void addLookups(Feature feature, BitSet lookups) {
+        for (int lookup : feature.lookups()) {
             if (lookup < lookupCount()) {
                 lookups.set(lookup);
             }

@@ -4,30 +4,34 @@ import app.unciala.font.bytes.ByteView;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A script list: for each script its default language and the others. */
+/** A script list table (OpenType 1.9, "Common table formats"): scripts by tag. */
 public record ScriptList(ByteView table) {
+    private static final int RECORDS = 2;
+    /** A tag, then an offset. */
+    private static final int RECORD = 6;
+
+    private static final int TAG = 4;
+
     public int count() {
         return table.u16(0);
     }
 
     public String tag(int script) {
-        return table.tag(2 + 6 * script);
+        return table.tag(RECORDS + RECORD * script);
     }
 
-    public ByteView script(int script) {
-        return table.from(table.u16(6 + 6 * script));
+    public Script script(int script) {
+        return new Script(table.from(table.u16(RECORDS + RECORD * script + TAG)));
     }
 
     /** Every language system of every script. */
-    List<ByteView> languages() {
-        List<ByteView> languages = new ArrayList<>();
+    List<LanguageSystem> languages() {
+        List<LanguageSystem> languages = new ArrayList<>();
         for (int i = 0; i < count(); i++) {
-            ByteView script = script(i);
-            if (script.u16(0) != 0) {
-                languages.add(script.from(script.u16(0)));
-            }
-            for (int j = 0; j < script.u16(2); j++) {
-                languages.add(script.from(script.u16(8 + 6 * j)));
+            Script script = script(i);
+            script.defaultLanguage().ifPresent(languages::add);
+            for (int j = 0; j < script.languageCount(); j++) {
+                languages.add(script.language(j));
             }
         }
         return languages;

@@ -1,8 +1,8 @@
 package app.unciala.font.report;
 
 import app.unciala.font.drawing.Likeness;
-import app.unciala.font.layout.Kerning;
 import app.unciala.font.layout.LayoutFeatures;
+import app.unciala.font.layout.position.Kerning;
 import app.unciala.font.metrics.VerticalMetrics;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.CmapTable;

@@ -14,6 +14,7 @@ import app.unciala.font.subset.color.SvgCutter;
 import app.unciala.font.subset.layout.LayoutCutter;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.CmapWriter;
+import app.unciala.font.table.KernTable;
 import app.unciala.font.table.MaxpTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameWriter;
@@ -137,7 +138,7 @@ public final class Subsetter {
                 .isPresent();
         return replaced || !plan.features().test("kern")
                 ? Optional.empty()
-                : face.table("kern").flatMap(kern -> KernCutter.cut(kern, inText, map));
+                : KernTable.read(face).flatMap(kern -> KernCutter.cut(kern, inText, map));
     }
 
     private static Sfnt withKeptOnly(Sfnt face, boolean hinting) {

@@ -11,7 +11,7 @@ import app.unciala.font.Problem;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.glyph.OutlineReader;
 import app.unciala.font.instance.StaticFaces;
-import app.unciala.font.layout.Kerning;
+import app.unciala.font.layout.position.Kerning;
 import app.unciala.font.metrics.AverageAdvance;
 import app.unciala.font.rename.Renamer;
 import app.unciala.font.report.FaceReport;

@@ -8,7 +8,7 @@ import app.unciala.font.file.FontReader;
 import app.unciala.font.language.Exemplars;
 import app.unciala.font.language.LanguageCoverage;
 import app.unciala.font.language.NamedRanges;
-import app.unciala.font.layout.Kerning;
+import app.unciala.font.layout.position.Kerning;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.subset.SubsetPlan;
 import app.unciala.font.subset.Subsetter;

@@ -15,7 +15,7 @@ import app.unciala.font.file.FontFile;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.glyph.OutlineReader;
-import app.unciala.font.layout.Kerning;
+import app.unciala.font.layout.position.Kerning;
 import app.unciala.font.report.FaceReport;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.CmapTable;

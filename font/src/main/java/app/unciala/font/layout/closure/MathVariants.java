@@ -11,11 +11,27 @@ import org.jspecify.annotations.Nullable;
  * parts that it is assembled from.
  */
 public final class MathVariants {
+    /** Where {@code MATH} says where the variants are. */
+    private static final int VARIANTS = 8;
+
+    private static final int VERTICAL_COVERAGE = 2;
+    private static final int HORIZONTAL_COVERAGE = 4;
     private static final int VERTICAL_COUNT = 6;
     private static final int HORIZONTAL_COUNT = 8;
     private static final int CONSTRUCTIONS = 10;
-    private static final int VARIANT_SIZE = 4;
-    private static final int PART_SIZE = 10;
+
+    /** Of a glyph construction: the offset to its assembly, and its variants, each a glyph and a length. */
+    private static final int ASSEMBLY = 0;
+
+    private static final int VARIANT_COUNT = 2;
+    private static final int VARIANT_RECORDS = 4;
+    private static final int VARIANT = 4;
+
+    /** Of a glyph assembly, whose parts are glyphs with lengths and flags. */
+    private static final int PART_COUNT = 4;
+
+    private static final int PART_RECORDS = 6;
+    private static final int PART = 10;
 
     private final @Nullable ByteView variants;
     private final Work work = new Work("MATH");
@@ -26,7 +42,7 @@ public final class MathVariants {
 
     /** The variants of a {@code MATH} table. */
     public static MathVariants of(ByteView math) {
-        int offset = math.u16(8);
+        int offset = math.u16(VARIANTS);
         return new MathVariants(offset == 0 ? null : math.from(offset));
     }
 
@@ -39,8 +55,8 @@ public final class MathVariants {
         if (variants != null) {
             int vertical = variants.u16(VERTICAL_COUNT);
             int horizontal = variants.u16(HORIZONTAL_COUNT);
-            parts(variants, variants.u16(2), CONSTRUCTIONS, vertical, glyph, found);
-            parts(variants, variants.u16(4), CONSTRUCTIONS + 2 * vertical, horizontal, glyph, found);
+            parts(variants, variants.u16(VERTICAL_COVERAGE), CONSTRUCTIONS, vertical, glyph, found);
+            parts(variants, variants.u16(HORIZONTAL_COVERAGE), CONSTRUCTIONS + 2 * vertical, horizontal, glyph, found);
         }
     }
 
@@ -55,17 +71,17 @@ public final class MathVariants {
     }
 
     private void construction(ByteView construction, IntConsumer found) {
-        int count = construction.u16(2);
+        int count = construction.u16(VARIANT_COUNT);
         work.spend(count);
         for (int i = 0; i < count; i++) {
-            found.accept(construction.u16(4 + VARIANT_SIZE * i));
+            found.accept(construction.u16(VARIANT_RECORDS + VARIANT * i));
         }
-        if (construction.u16(0) != 0) {
-            ByteView assembly = construction.from(construction.u16(0));
-            int parts = assembly.u16(4);
+        if (construction.u16(ASSEMBLY) != 0) {
+            ByteView assembly = construction.from(construction.u16(ASSEMBLY));
+            int parts = assembly.u16(PART_COUNT);
             work.spend(parts);
             for (int i = 0; i < parts; i++) {
-                found.accept(assembly.u16(6 + PART_SIZE * i));
+                found.accept(assembly.u16(PART_RECORDS + PART * i));
             }
         }
     }

@@ -1,13 +1,20 @@
 package app.unciala.font.layout.closure;
 
-import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
-import app.unciala.font.layout.ContextReader;
-import app.unciala.font.layout.Coverage;
 import app.unciala.font.layout.LayoutTable;
+import app.unciala.font.layout.Lookup;
+import app.unciala.font.layout.LookupType;
+import app.unciala.font.layout.context.ContextReader;
+import app.unciala.font.layout.context.ContextSubtable;
+import app.unciala.font.layout.substitution.LigatureSubstitution;
+import app.unciala.font.layout.substitution.ReverseSubstitution;
+import app.unciala.font.layout.substitution.SequenceSubstitution;
+import app.unciala.font.layout.substitution.SingleSubstitution;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 
 /**
  * The glyphs that {@code GSUB} can make of some glyphs, by the features kept. Contextual lookups are followed where
@@ -47,18 +54,19 @@ public final class SubstitutionClosure {
         if (depth > MAX_DEPTH || index >= done.length || isDone(index, active)) {
             return;
         }
-        for (LayoutTable.Subtable subtable : gsub.subtables(index)) {
+        for (Lookup.Subtable subtable : gsub.subtables(index)) {
             work.spend(1 + active.cardinality());
             ByteView table = subtable.bytes();
             switch (subtable.type()) {
-                case 1 -> single(table, active);
-                case 2, 3 -> sequences(table, active);
-                case 4 -> ligatures(table, active);
-                case 5, 6 ->
-                    new ContextReader(table, subtable.type() == 6, kept, work)
+                case SINGLE_SUBSTITUTION -> single(new SingleSubstitution(table, work), active);
+                case MULTIPLE_SUBSTITUTION, ALTERNATE_SUBSTITUTION ->
+                    sequences(new SequenceSubstitution(table, work), active);
+                case LIGATURE_SUBSTITUTION -> ligatures(new LigatureSubstitution(table, work), active);
+                case CONTEXT, CHAINED_CONTEXT ->
+                    new ContextReader(ContextSubtable.read(subtable, work), kept, work)
                             .forEach(snapshot(active), (input, records) -> apply(input, records, depth));
-                case 8 -> reverse(table, active);
-                default -> throw new FontException("GSUB", -1, "has a lookup of unknown type " + subtable.type());
+                case REVERSE_CHAINED_SUBSTITUTION -> reverse(ReverseSubstitution.read(table, work), active);
+                default -> throw new IllegalStateException("GSUB has no lookup of the type " + subtable.type());
             }
         }
     }
@@ -88,11 +96,11 @@ public final class SubstitutionClosure {
                 continue;
             }
             lookup(lookup, open.get(position) ? snapshot(kept) : input[position], depth + 1);
-            int type = gsub.subtables(lookup).stream()
-                    .mapToInt(LayoutTable.Subtable::type)
+            LookupType type = gsub.subtables(lookup).stream()
+                    .map(Lookup.Subtable::type)
                     .findFirst()
-                    .orElse(1);
-            if (type == 1 || type == 3) {
+                    .orElse(LookupType.SINGLE_SUBSTITUTION);
+            if (type == LookupType.SINGLE_SUBSTITUTION || type == LookupType.ALTERNATE_SUBSTITUTION) {
                 open.set(position);
             } else {
                 open.set(position, input.length);
@@ -104,56 +112,38 @@ public final class SubstitutionClosure {
         return (BitSet) glyphs.clone();
     }
 
-    private void single(ByteView table, BitSet active) {
-        int delta = table.i16(4);
-        boolean listed = table.u16(0) == 2;
-        coverage(table)
-                .forEach(
-                        snapshot(active),
-                        (glyph, index) -> add(listed ? table.u16(6 + 2 * index) : glyph + delta & 0xFFFF));
+    private void single(SingleSubstitution table, BitSet active) {
+        table.coverage().forEach(snapshot(active), (glyph, index) -> add(table.substitute(glyph, index)));
     }
 
-    private void sequences(ByteView table, BitSet active) {
-        coverage(table).forEach(snapshot(active), (glyph, index) -> {
-            ByteView sequence = table.from(table.u16(6 + 2 * index));
-            for (int i = 0; i < sequence.u16(0); i++) {
-                add(sequence.u16(2 + 2 * i));
+    private void sequences(SequenceSubstitution table, BitSet active) {
+        table.coverage().forEach(snapshot(active), (glyph, index) -> {
+            for (int substitute : table.glyphs(index)) {
+                add(substitute);
             }
         });
     }
 
-    private void ligatures(ByteView table, BitSet active) {
-        coverage(table).forEach(snapshot(active), (glyph, index) -> {
-            ByteView set = table.from(table.u16(6 + 2 * index));
-            work.spend(set.u16(0));
-            for (int i = 0; i < set.u16(0); i++) {
-                ByteView ligature = set.from(set.u16(2 + 2 * i));
-                boolean all = true;
-                for (int part = 1; part < ligature.u16(2) && all; part++) {
-                    all = kept.get(ligature.u16(2 + 2 * part));
-                }
-                if (all) {
-                    add(ligature.u16(0));
+    private void ligatures(LigatureSubstitution table, BitSet active) {
+        table.coverage().forEach(snapshot(active), (glyph, index) -> {
+            for (LigatureSubstitution.Ligature ligature : table.ligatures(index)) {
+                if (Arrays.stream(ligature.components()).allMatch(kept::get)) {
+                    add(ligature.glyph());
                 }
             }
         });
     }
 
-    private void reverse(ByteView table, BitSet active) {
-        int backtrack = table.u16(4);
-        int lookahead = table.u16(6 + 2 * backtrack);
-        for (int i = 0; i < backtrack + lookahead; i++) {
-            int at = i < backtrack ? 6 + 2 * i : 8 + 2 * i;
-            if (Coverage.of(table, table.u16(at), work).in(kept).isEmpty()) {
-                return;
-            }
+    private void reverse(ReverseSubstitution table, BitSet active) {
+        boolean mayMatch = IntStream.concat(Arrays.stream(table.backtrack()), Arrays.stream(table.lookahead()))
+                .noneMatch(offset -> table.coverage(offset).in(kept).isEmpty());
+        if (mayMatch) {
+            table.coverage().forEach(snapshot(active), (glyph, index) -> {
+                if (table.substitute(index) >= 0) {
+                    add(table.substitute(index));
+                }
+            });
         }
-        int substitutes = 8 + 2 * backtrack + 2 * lookahead;
-        coverage(table).forEach(snapshot(active), (glyph, index) -> add(table.u16(substitutes + 2 + 2 * index)));
-    }
-
-    private Coverage coverage(ByteView table) {
-        return Coverage.of(table, table.u16(2), work);
     }
 
     private void add(int glyph) {

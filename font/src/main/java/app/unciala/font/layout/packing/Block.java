@@ -19,6 +19,14 @@ public final class Block {
         return this;
     }
 
+    /** 16-bit numbers, one after the other. */
+    public Block u16s(int[] values) {
+        for (int value : values) {
+            bytes.u16(value);
+        }
+        return this;
+    }
+
     public Block u32(long value) {
         bytes.u32(value);
         return this;

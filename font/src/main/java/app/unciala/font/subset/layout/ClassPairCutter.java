@@ -1,9 +1,9 @@
 package app.unciala.font.subset.layout;
 
-import app.unciala.font.bytes.ByteView;
 import app.unciala.font.layout.ClassDef;
-import app.unciala.font.layout.ValueRecord;
 import app.unciala.font.layout.packing.Block;
+import app.unciala.font.layout.position.ClassPairs;
+import app.unciala.font.layout.position.ValueRecord;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -24,36 +24,30 @@ final class ClassPairCutter {
     }
 
     @Nullable
-    Block cut(ByteView table) {
-        ClassDef firsts = ClassDef.of(table, table.u16(8));
-        int rowCount = table.u16(12);
+    Block cut(ClassPairs table) {
+        ClassDef firsts = table.firstClasses();
         BitSet covered = new BitSet();
-        cut.covered(table, 2).stream()
-                .filter(glyph -> firsts.classOf(glyph) < rowCount)
+        cut.covered(table.coverage()).stream()
+                .filter(glyph -> firsts.classOf(glyph) < table.rowCount())
                 .forEach(covered::set);
-        if (covered.isEmpty() || table.u16(14) == 0) {
+        if (covered.isEmpty() || table.columnCount() == 0) {
             return null;
         }
-        ClassDef seconds = ClassDef.of(table, table.u16(10));
-        int[] rows = within(firsts.classes(covered), rowCount);
+        ClassDef seconds = table.secondClasses();
+        int[] rows = within(firsts.classes(covered), table.rowCount());
         BitSet others = seconds.classes(cut.glyphs());
         others.set(0);
-        int[] columns = within(others, table.u16(14));
+        int[] columns = within(others, table.columnCount());
         cut.work().spend((long) rows.length * columns.length + cut.glyphs().cardinality());
         ValueRecord[][] first = new ValueRecord[rows.length][columns.length];
         ValueRecord[][] second = new ValueRecord[rows.length][columns.length];
-        int format1 = table.u16(4);
-        int format2 = table.u16(6);
-        int size1 = ValueRecord.size(format1);
-        int size = size1 + ValueRecord.size(format2);
         for (int i = 0; i < rows.length; i++) {
             for (int j = 0; j < columns.length; j++) {
-                int at = 16 + (rows[i] * table.u16(14) + columns[j]) * size;
-                first[i][j] = ValueRecord.read(table, at, format1, cut.devices());
-                second[i][j] = ValueRecord.read(table, at + size1, format2, cut.devices());
+                first[i][j] = table.first(rows[i], columns[j], cut.devices());
+                second[i][j] = table.second(rows[i], columns[j], cut.devices());
             }
         }
-        return write(covered, firsts, seconds, rows, columns, first, second, format2);
+        return write(covered, firsts, seconds, rows, columns, first, second, table.secondFormat());
     }
 
     private static int[] within(BitSet classes, int count) {
@@ -78,10 +72,11 @@ final class ClassPairCutter {
             }
             return line;
         });
-        // Only covered glyphs come first, so the largest group needs no naming; second glyphs can be any.
-        int unnamed = largest(rows, rowGroup, firsts, covered);
+        // Only covered glyphs come first, so the largest group can be class 0, which is not written; second glyphs can
+        // be any.
+        int unwritten = largest(rows, rowGroup, firsts, covered);
         for (int i = 0; i < rowGroup.length; i++) {
-            rowGroup[i] = rowGroup[i] == unnamed ? 0 : rowGroup[i] < unnamed ? rowGroup[i] + 1 : rowGroup[i];
+            rowGroup[i] = rowGroup[i] == unwritten ? 0 : rowGroup[i] < unwritten ? rowGroup[i] + 1 : rowGroup[i];
         }
         int format1 = 0;
         int format2 = 0;
@@ -94,8 +89,11 @@ final class ClassPairCutter {
         format2 = ValueRecord.secondFormat(format2, formatBefore);
         int rowCount = Arrays.stream(rowGroup).max().orElse(0) + 1;
         int columnCount = Arrays.stream(columnGroup).max().orElse(0) + 1;
-        Block block =
-                new Block().u16(2).link(cut.coverage(covered)).u16(format1).u16(format2);
+        Block block = new Block()
+                .u16(ClassPairs.FORMAT)
+                .link(cut.coverage(covered))
+                .u16(format1)
+                .u16(format2);
         block.link(classes(firsts, covered, rows, rowGroup));
         block.link(classes(seconds, cut.glyphs(), columns, columnGroup));
         block.u16(rowCount).u16(columnCount);
@@ -149,11 +147,11 @@ final class ClassPairCutter {
     }
 
     private Block classes(ClassDef definition, BitSet glyphs, int[] classes, int[] group) {
-        int[] names = new int[classes.length == 0 ? 0 : classes[classes.length - 1] + 1];
+        int[] numbers = new int[classes.length == 0 ? 0 : classes[classes.length - 1] + 1];
         for (int i = 0; i < classes.length; i++) {
-            names[classes[i]] = group[i];
+            numbers[classes[i]] = group[i];
         }
-        return ClassDef.write(definition.renamed(glyphs, cut.map(), names));
+        return ClassDef.write(definition.renumbered(glyphs, cut.map(), numbers));
     }
 
     private static int indexOf(int[] groups, int wanted) {

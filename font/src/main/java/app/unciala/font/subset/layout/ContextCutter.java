@@ -1,11 +1,9 @@
 package app.unciala.font.subset.layout;
 
-import app.unciala.font.FontException;
-import app.unciala.font.bytes.ByteView;
 import app.unciala.font.layout.ClassDef;
-import app.unciala.font.layout.Coverage;
-import app.unciala.font.layout.CoverageRule;
-import app.unciala.font.layout.SequenceRule;
+import app.unciala.font.layout.context.ContextSubtable;
+import app.unciala.font.layout.context.CoverageRule;
+import app.unciala.font.layout.context.SequenceRule;
 import app.unciala.font.layout.packing.Block;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -14,36 +12,35 @@ import java.util.List;
 import java.util.function.IntUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
-/** Cuts contextual subtables, plain and chained, to the rules whose glyphs are all kept. */
+/** Cuts a contextual subtable, plain or chained, to the rules whose glyphs are all kept. */
 final class ContextCutter {
+    private final ContextSubtable table;
     private final Cut cut;
     private final IntUnaryOperator lookups;
-    private final boolean chained;
 
     /** {@code lookups} gives a lookup's new number, or -1 when it is gone. */
-    ContextCutter(Cut cut, IntUnaryOperator lookups, boolean chained) {
+    ContextCutter(ContextSubtable table, Cut cut, IntUnaryOperator lookups) {
+        this.table = table;
         this.cut = cut;
         this.lookups = lookups;
-        this.chained = chained;
     }
 
     /** The subtable, or nothing when no rule is left. */
     @Nullable
-    Block cut(ByteView table) {
-        return switch (table.u16(0)) {
-            case 1 -> glyphRules(table);
-            case 2 -> classRules(table);
-            case 3 -> coverageRule(table);
-            default -> throw new FontException(table.table(), -1, "has a context of unknown format " + table.u16(0));
+    Block cut() {
+        Block block = new Block().u16(table.format().ordinal() + 1);
+        return switch (table.format()) {
+            case GLYPHS -> glyphRules(block);
+            case CLASSES -> classRules(block);
+            case COVERAGES -> coverageRule(block);
         };
     }
 
-    private @Nullable Block glyphRules(ByteView table) {
+    private @Nullable Block glyphRules(Block block) {
         BitSet covered = new BitSet();
         List<Block> sets = new ArrayList<>();
-        Coverage.of(table, table.u16(2), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
-            int offset = index < table.u16(4) ? table.u16(6 + 2 * index) : 0;
-            Block set = offset == 0 ? null : rules(table.from(offset), cut::after, cut::after, cut::after);
+        table.coverage().forEach(cut.glyphs(), (glyph, index) -> {
+            Block set = rules(index, cut::after, cut::after, cut::after);
             if (set != null) {
                 covered.set(glyph);
                 sets.add(set);
@@ -52,42 +49,38 @@ final class ContextCutter {
         if (sets.isEmpty()) {
             return null;
         }
-        Block block = new Block().u16(1).link(cut.coverage(covered)).u16(sets.size());
+        block.link(cut.coverage(covered)).u16(sets.size());
         sets.forEach(block::link);
         return block;
     }
 
-    private @Nullable Block classRules(ByteView table) {
-        BitSet covered = cut.covered(table, 2);
-        ClassDef inputs = ClassDef.of(table, table.u16(chained ? 6 : 4));
-        ClassDef before = chained ? ClassDef.of(table, table.u16(4)) : inputs;
-        ClassDef behind = chained ? ClassDef.of(table, table.u16(8)) : inputs;
-        int[] inputNames = cut.classNames(inputs);
-        int[] beforeNames = chained ? cut.classNames(before) : inputNames;
-        int[] behindNames = chained ? cut.classNames(behind) : inputNames;
-        BitSet firsts = inputs.classes(covered);
-        int setsAt = chained ? 10 : 6;
+    private @Nullable Block classRules(Block block) {
+        BitSet covered = cut.covered(table.coverage());
+        ClassDef input = table.inputClasses();
+        ClassDef backtrack = table.backtrackClasses();
+        ClassDef lookahead = table.lookaheadClasses();
+        int[] inputNumbers = cut.classNumbers(input);
+        int[] backtrackNumbers = cut.classNumbers(backtrack);
+        int[] lookaheadNumbers = cut.classNumbers(lookahead);
+        BitSet firsts = input.classes(covered);
         Block[] sets = new Block
-                [(int) Arrays.stream(inputNames).filter(name -> name >= 0).count()];
+                [(int) Arrays.stream(inputNumbers).filter(number -> number >= 0).count()];
         boolean any = false;
         for (int of = firsts.nextSetBit(0); of >= 0; of = firsts.nextSetBit(of + 1)) {
-            int offset = of < table.u16(setsAt) ? table.u16(setsAt + 2 + 2 * of) : 0;
-            if (offset != 0) {
-                Block set = rules(table.from(offset), named(beforeNames), named(inputNames), named(behindNames));
-                sets[inputNames[of]] = set;
-                any |= set != null;
-            }
+            Block set = rules(of, in(backtrackNumbers), in(inputNumbers), in(lookaheadNumbers));
+            sets[inputNumbers[of]] = set;
+            any |= set != null;
         }
         if (!any) {
             return null;
         }
-        Block block = new Block().u16(2).link(cut.coverage(covered));
-        if (chained) {
-            block.link(classes(before, beforeNames));
+        block.link(cut.coverage(covered));
+        if (table.isChained()) {
+            block.link(classes(backtrack, backtrackNumbers));
         }
-        block.link(classes(inputs, inputNames));
-        if (chained) {
-            block.link(classes(behind, behindNames));
+        block.link(classes(input, inputNumbers));
+        if (table.isChained()) {
+            block.link(classes(lookahead, lookaheadNumbers));
         }
         block.u16(sets.length);
         for (Block set : sets) {
@@ -96,25 +89,24 @@ final class ContextCutter {
         return block;
     }
 
-    private static IntUnaryOperator named(int[] names) {
-        return of -> of < names.length ? names[of] : -1;
+    private static IntUnaryOperator in(int[] numbers) {
+        return of -> of < numbers.length ? numbers[of] : -1;
     }
 
-    private Block classes(ClassDef classes, int[] names) {
-        return ClassDef.write(classes.renamed(cut.glyphs(), cut.map(), names));
+    private Block classes(ClassDef classes, int[] numbers) {
+        return ClassDef.write(classes.renumbered(cut.glyphs(), cut.map(), numbers));
     }
 
     private @Nullable Block rules(
-            ByteView set, IntUnaryOperator before, IntUnaryOperator input, IntUnaryOperator behind) {
+            int set, IntUnaryOperator backtrack, IntUnaryOperator input, IntUnaryOperator lookahead) {
         List<Block> rules = new ArrayList<>();
-        for (int i = 0; i < set.u16(0); i++) {
-            SequenceRule rule = SequenceRule.read(set.from(set.u16(2 + 2 * i)), chained);
-            cut.work().spend(1 + rule.input().length);
-            int[] backtrack = renamed(rule.backtrack(), before);
-            int[] inputs = renamed(rule.input(), input);
-            int[] lookahead = renamed(rule.lookahead(), behind);
-            if (backtrack != null && inputs != null && lookahead != null) {
-                rules.add(new SequenceRule(backtrack, inputs, lookahead, records(rule.records())).write(chained));
+        for (SequenceRule rule : table.rules(set)) {
+            int[] backtrackLeft = renumbered(rule.backtrack(), backtrack);
+            int[] inputLeft = renumbered(rule.input(), input);
+            int[] lookaheadLeft = renumbered(rule.lookahead(), lookahead);
+            if (backtrackLeft != null && inputLeft != null && lookaheadLeft != null) {
+                SequenceRule left = new SequenceRule(backtrackLeft, inputLeft, lookaheadLeft, records(rule.records()));
+                rules.add(left.write(table.isChained()));
             }
         }
         if (rules.isEmpty()) {
@@ -125,15 +117,10 @@ final class ContextCutter {
         return block;
     }
 
-    private static int @Nullable [] renamed(int[] values, IntUnaryOperator names) {
-        int[] renamed = new int[values.length];
-        for (int i = 0; i < values.length; i++) {
-            renamed[i] = names.applyAsInt(values[i]);
-            if (renamed[i] < 0) {
-                return null;
-            }
-        }
-        return renamed;
+    /** The sequence under new numbers, or nothing when a position of it is gone. */
+    private static int @Nullable [] renumbered(int[] sequence, IntUnaryOperator numbers) {
+        int[] renumbered = Arrays.stream(sequence).map(numbers).toArray();
+        return Arrays.stream(renumbered).anyMatch(number -> number < 0) ? null : renumbered;
     }
 
     /** A rule whose lookups are all gone stays: it keeps later rules from matching. */
@@ -150,30 +137,26 @@ final class ContextCutter {
         return Arrays.copyOf(kept, size);
     }
 
-    private @Nullable Block coverageRule(ByteView table) {
-        CoverageRule rule = CoverageRule.read(table, chained);
-        Block block = new Block().u16(3);
+    private @Nullable Block coverageRule(Block block) {
+        CoverageRule rule = table.coverageRule();
         int[] records = records(rule.records());
-        if (!chained) {
+        if (!table.isChained()) {
             block.u16(rule.input().length).u16(records.length / 2);
-            if (!coverages(block, table, rule.input())) {
+            return coverages(block, rule.input()) ? block.u16s(records) : null;
+        }
+        for (int[] sequence : new int[][] {rule.backtrack(), rule.input(), rule.lookahead()}) {
+            block.u16(sequence.length);
+            if (!coverages(block, sequence)) {
                 return null;
             }
-        } else {
-            for (int[] part : new int[][] {rule.backtrack(), rule.input(), rule.lookahead()}) {
-                block.u16(part.length);
-                if (!coverages(block, table, part)) {
-                    return null;
-                }
-            }
-            block.u16(records.length / 2);
         }
-        return SequenceRule.put(block, records);
+        return block.u16(records.length / 2).u16s(records);
     }
 
-    private boolean coverages(Block block, ByteView table, int[] offsets) {
+    /** Writes a coverage for each position, and says whether something is left of each. */
+    private boolean coverages(Block block, int[] offsets) {
         for (int offset : offsets) {
-            Block coverage = cut.cutCoverage(table, offset);
+            Block coverage = cut.cutCoverage(table.coverage(offset));
             if (coverage == null) {
                 return false;
             }

@@ -1,12 +1,11 @@
 package app.unciala.font.subset.layout;
 
-import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
 import app.unciala.font.layout.ClassDef;
 import app.unciala.font.layout.Coverage;
-import app.unciala.font.layout.Devices;
 import app.unciala.font.layout.GlyphMap;
 import app.unciala.font.layout.packing.Block;
+import app.unciala.font.layout.position.Devices;
 import java.util.BitSet;
 import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
@@ -21,53 +20,45 @@ record Cut(BitSet glyphs, GlyphMap map, Devices devices, Work work) {
     }
 
     /** The glyphs of a coverage that are kept. */
-    BitSet covered(ByteView table, int at) {
+    BitSet covered(Coverage coverage) {
         work.spend(1);
-        return Coverage.of(table, table.u16(at), work).in(glyphs);
+        return coverage.in(glyphs);
     }
 
-    /** The coverage at an offset cut down, or none where there was none or nothing of it is left. */
+    /** A coverage cut down, or none where nothing of it is left. */
     @Nullable
-    Block cutCoverage(ByteView table, int offset) {
-        if (offset == 0) {
-            return null;
-        }
-        work.spend(1);
-        BitSet kept = Coverage.of(table, offset, work).in(glyphs);
+    Block cutCoverage(Coverage coverage) {
+        BitSet kept = covered(coverage);
         return kept.isEmpty() ? null : coverage(kept);
     }
 
-    /** The class definition at an offset, its classes with their old names, or none. */
+    /** A class definition cut down, its classes under their old numbers, or none where nothing of it is left. */
     @Nullable
-    Block cutClasses(ByteView table, int offset) {
-        if (offset == 0) {
-            return null;
-        }
-        ClassDef classes = ClassDef.of(table, offset);
+    Block cutClasses(ClassDef classes) {
         int[] same = new int[classes.classes(glyphs).length()];
         for (int i = 0; i < same.length; i++) {
             same[i] = i;
         }
-        SortedMap<Integer, Integer> kept = classes.renamed(glyphs, map, same);
+        SortedMap<Integer, Integer> kept = classes.renumbered(glyphs, map, same);
         return kept.isEmpty() ? null : ClassDef.write(kept);
     }
 
-    /** New names for the classes that kept glyphs are in, closing the gaps; class 0 stays, and -1 means gone. */
-    int[] classNames(ClassDef classes) {
+    /** New numbers for the classes that kept glyphs are in, without gaps; class 0 stays, and -1 means gone. */
+    int[] classNumbers(ClassDef classes) {
         BitSet used = classes.classes(glyphs);
         used.set(0);
         work.spend(glyphs.cardinality());
-        int[] names = new int[used.length()];
-        java.util.Arrays.fill(names, -1);
+        int[] numbers = new int[used.length()];
+        java.util.Arrays.fill(numbers, -1);
         int next = 0;
         for (int of = used.nextSetBit(0); of >= 0; of = used.nextSetBit(of + 1)) {
-            names[of] = next++;
+            numbers[of] = next++;
         }
-        return names;
+        return numbers;
     }
 
-    /** The glyph's new number, or -1. */
+    /** The glyph's new number, or -1 for one that is not kept, or is none. */
     int after(int glyph) {
-        return glyphs.get(glyph) ? map.after(glyph) : -1;
+        return glyph >= 0 && glyphs.get(glyph) ? map.after(glyph) : -1;
     }
 }

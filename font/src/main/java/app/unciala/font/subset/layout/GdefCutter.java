@@ -3,20 +3,30 @@ package app.unciala.font.subset.layout;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.layout.ClassDef;
 import app.unciala.font.layout.Coverage;
-import app.unciala.font.layout.Devices;
+import app.unciala.font.layout.GdefTable;
 import app.unciala.font.layout.packing.Block;
+import app.unciala.font.layout.position.Devices;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.List;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
-/** Cuts {@code GDEF} (OpenType 1.9): glyph classes, attachment points, ligature carets, mark sets. */
+/** Cuts {@code GDEF} (OpenType 1.9): glyph classes, attachment points, ligature carets, mark glyph sets. */
 final class GdefCutter {
-    private final ByteView gdef;
+    /** Formats of a caret: a place in font units, and one with a device table. */
+    private static final int PLACE = 1;
+
+    private static final int PLACE_WITH_DEVICE = 3;
+    private static final int CARET_PLACE = 2;
+    private static final int CARET_DEVICE = 4;
+    private static final int CARET_LENGTH = 4;
+
+    private final GdefTable gdef;
     private final Cut cut;
 
-    GdefCutter(ByteView gdef, Cut cut) {
+    GdefCutter(GdefTable gdef, Cut cut) {
         this.gdef = gdef;
         this.cut = cut;
     }
@@ -24,16 +34,15 @@ final class GdefCutter {
     /** The table, or nothing when it says nothing of the glyphs that are left; to be called after {@code GPOS} is cut. */
     @Nullable
     Block cut() {
-        int minor = gdef.u16(2);
-        Block classes = cut.cutClasses(gdef, gdef.u16(4));
-        if (classes == null && gdef.u16(4) != 0) {
+        Block classes = classes(gdef.glyphClasses());
+        if (classes == null && gdef.glyphClasses() != 0) {
             // With no classes at all, shapers would take marks for marks that the font has as letters.
             classes = ClassDef.write(Collections.emptySortedMap());
         }
-        Block attach = attachments(gdef.u16(6));
-        Block carets = carets(gdef.u16(8));
-        Block markClasses = cut.cutClasses(gdef, gdef.u16(10));
-        Block markSets = minor >= 2 ? markSets(gdef.u16(12)) : null;
+        Block attach = attachments();
+        Block carets = carets();
+        Block markClasses = classes(gdef.markClasses());
+        Block markSets = markSets();
         Block store = cut.devices().variationStore();
         if (classes == null
                 && attach == null
@@ -51,46 +60,50 @@ final class GdefCutter {
         return store == null ? block : block.link32(store);
     }
 
-    private @Nullable Block attachments(int offset) {
-        return perGlyph(offset, points -> new Block().bytes(points.slice(0, 2 + 2 * points.u16(0))));
+    private @Nullable Block classes(int offset) {
+        return offset == 0 ? null : cut.cutClasses(ClassDef.of(gdef.table(), offset));
     }
 
-    private @Nullable Block carets(int offset) {
-        return perGlyph(offset, ligature -> {
+    /** The contour points of each glyph that others are attached to. */
+    private @Nullable Block attachments() {
+        return perGlyph(
+                gdef.attachmentPoints(),
+                points -> new Block().u16(points.u16(0)).u16s(points.u16s(2, points.u16(0))));
+    }
+
+    private @Nullable Block carets() {
+        return perGlyph(gdef.ligatureCarets(), ligature -> {
             Block block = new Block().u16(ligature.u16(0));
-            for (int i = 0; i < ligature.u16(0); i++) {
-                block.link(caret(ligature.from(ligature.u16(2 + 2 * i))));
+            for (int offset : ligature.u16s(2, ligature.u16(0))) {
+                block.link(caret(ligature.from(offset)));
             }
             return block;
         });
     }
 
     private Block caret(ByteView caret) {
-        if (caret.u16(0) != 3) {
-            return new Block().bytes(caret.slice(0, 4));
+        if (caret.u16(0) != PLACE_WITH_DEVICE) {
+            return new Block().bytes(caret.slice(0, CARET_LENGTH));
         }
-        Devices.Adjusted place = cut.devices().adjust(caret.i16(2), caret, 4);
+        Devices.Adjusted place = cut.devices().adjust(caret.i16(CARET_PLACE), caret, CARET_DEVICE);
         return place.device() == null
-                ? new Block().u16(1).u16(place.value())
-                : new Block().u16(3).u16(place.value()).link(place.device());
-    }
-
-    private interface PerGlyph {
-        Block cut(ByteView of);
+                ? new Block().u16(PLACE).u16(place.value())
+                : new Block().u16(PLACE_WITH_DEVICE).u16(place.value()).link(place.device());
     }
 
     /** A list of one table for each covered glyph: coverage, count, offsets. */
-    private @Nullable Block perGlyph(int offset, PerGlyph rule) {
+    private @Nullable Block perGlyph(int offset, Function<ByteView, Block> cutOne) {
         if (offset == 0) {
             return null;
         }
-        ByteView list = gdef.from(offset);
+        ByteView list = gdef.table().from(offset);
+        int[] offsets = list.u16s(4, list.u16(2));
         BitSet covered = new BitSet();
         List<Block> blocks = new ArrayList<>();
-        Coverage.of(list, list.u16(0), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
-            if (index < list.u16(2)) {
+        Coverage.named(list, 0, cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
+            if (index < offsets.length) {
                 covered.set(glyph);
-                blocks.add(rule.cut(list.from(list.u16(4 + 2 * index))));
+                blocks.add(cutOne.apply(list.from(offsets[index])));
             }
         });
         if (blocks.isEmpty()) {
@@ -102,15 +115,16 @@ final class GdefCutter {
     }
 
     /** Lookups name the sets by number, so every set stays, if empty. */
-    private @Nullable Block markSets(int offset) {
-        if (offset == 0) {
+    private @Nullable Block markSets() {
+        if (gdef.markGlyphSets() == 0) {
             return null;
         }
-        ByteView sets = gdef.from(offset);
-        Block block = new Block().u16(1).u16(sets.u16(2));
-        for (int i = 0; i < sets.u16(2); i++) {
-            Block set = cut.cutCoverage(sets, sets.offset32(4 + 4 * i));
-            block.link32(set == null ? Coverage.write(new BitSet()) : set);
+        ByteView sets = gdef.table().from(gdef.markGlyphSets());
+        int count = sets.u16(2);
+        Block block = new Block().u16(1).u16(count);
+        for (int i = 0; i < count; i++) {
+            Coverage set = Coverage.of(sets, sets.offset32(4 + 4 * i), cut.work());
+            block.link32(cut.coverage(cut.covered(set)));
         }
         return block;
     }

@@ -2,11 +2,12 @@ package app.unciala.font.subset.layout;
 
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
-import app.unciala.font.layout.Devices;
+import app.unciala.font.layout.GdefTable;
 import app.unciala.font.layout.GlyphMap;
 import app.unciala.font.layout.LayoutTable;
 import app.unciala.font.layout.packing.Block;
 import app.unciala.font.layout.packing.BlockPacker;
+import app.unciala.font.layout.position.Devices;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.variation.ItemVariationStore;
 import app.unciala.font.variation.Location;
@@ -56,7 +57,7 @@ public final class LayoutCutter {
                         tag, new LayoutTableCutter(view.apply(LayoutTable.of(table)), cut, features).cut());
             }
         }
-        ByteView gdef = face.table("GDEF").orElse(null);
+        GdefTable gdef = GdefTable.read(face).orElse(null);
         if (gdef != null) {
             Block block = new GdefCutter(gdef, new Cut(glyphs, map, devices, new Work("GDEF"))).cut();
             changed = replaced(changed, "GDEF", block == null ? Optional.empty() : BlockPacker.pack(block));
@@ -69,9 +70,6 @@ public final class LayoutCutter {
     }
 
     private static @Nullable ItemVariationStore store(Sfnt face) {
-        return face.table("GDEF")
-                .filter(gdef -> gdef.u16(2) >= 3 && gdef.u32(14) != 0)
-                .map(gdef -> ItemVariationStore.read(gdef.from(gdef.offset32(14))))
-                .orElse(null);
+        return GdefTable.read(face).flatMap(GdefTable::variationStore).orElse(null);
     }
 }

@@ -1,9 +1,11 @@
 package app.unciala.font.subset.layout;
 
 import app.unciala.font.FontException;
-import app.unciala.font.bytes.ByteView;
-import app.unciala.font.layout.ContextReader;
 import app.unciala.font.layout.LayoutTable;
+import app.unciala.font.layout.Lookup;
+import app.unciala.font.layout.LookupType;
+import app.unciala.font.layout.context.ContextSubtable;
+import app.unciala.font.layout.context.NestedLookups;
 import app.unciala.font.layout.packing.Block;
 import app.unciala.font.layout.packing.BlockPacker;
 import java.util.ArrayList;
@@ -11,6 +13,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -19,6 +22,8 @@ import org.jspecify.annotations.Nullable;
  * Lookups are numbered anew in their old order, in which they apply.
  */
 final class LayoutTableCutter {
+    private static final int EXTENSION_FORMAT = 1;
+
     private final LayoutTable table;
     private final Cut cut;
     private final Predicate<String> wanted;
@@ -39,14 +44,14 @@ final class LayoutTableCutter {
      */
     byte[] cut() {
         BitSet features = table.features(wanted);
-        BitSet reached = table.withNested(table.lookupsOf(features));
+        BitSet reached = NestedLookups.with(table, table.lookupsOf(features));
         cutLookups(reached);
         ScriptCutter scripts = new ScriptCutter(table, lookupNumbers, features);
         Block featureList = scripts.features();
         return write(scripts, featureList, false)
                 .or(() -> write(scripts, featureList, true))
-                .orElseThrow(() -> new FontException(
-                        table.table().table(), -1, "has a lookup too large for its 16-bit offsets once cut"));
+                .orElseThrow(() ->
+                        new FontException(table.tag(), -1, "has a lookup too large for its 16-bit offsets once cut"));
     }
 
     /**
@@ -66,7 +71,7 @@ final class LayoutTableCutter {
                 .forEach(lookup -> lookupNumbers[lookup] = left.get(0, lookup).cardinality());
         left.stream().forEach(lookup -> {
             boolean contextual = table.subtables(lookup).stream()
-                    .anyMatch(subtable -> ContextReader.isContext(subtable, table.substitutes()));
+                    .anyMatch(subtable -> subtable.type().isContextual());
             oldLookups.add(lookup);
             lookups.add(contextual ? subtables(lookup, this::number) : plain.get(lookup));
         });
@@ -76,14 +81,13 @@ final class LayoutTableCutter {
         return lookup < lookupNumbers.length ? lookupNumbers[lookup] : -1;
     }
 
-    private List<Block> subtables(int lookup, java.util.function.IntUnaryOperator numbers) {
+    private List<Block> subtables(int lookup, IntUnaryOperator numbers) {
         List<Block> blocks = new ArrayList<>();
-        for (LayoutTable.Subtable subtable : table.subtables(lookup)) {
+        for (Lookup.Subtable subtable : table.subtables(lookup)) {
             cut.work().spend(1);
             Block block;
-            if (ContextReader.isContext(subtable, table.substitutes())) {
-                boolean chained = ContextReader.isChained(subtable, table.substitutes());
-                block = new ContextCutter(cut, numbers, chained).cut(subtable.bytes());
+            if (subtable.type().isContextual()) {
+                block = new ContextCutter(ContextSubtable.read(subtable, cut.work()), cut, numbers).cut();
             } else if (table.substitutes()) {
                 block = new SubstitutionCutter(cut).cut(subtable);
             } else {
@@ -116,11 +120,10 @@ final class LayoutTableCutter {
     }
 
     private Optional<Block> lookup(int old, List<Block> subtables, boolean extensions) {
-        ByteView before = table.lookup(old);
-        int type = table.subtables(old).get(0).type();
-        int flag = before.u16(2);
-        int extension = table.substitutes() ? 7 : 9;
-        Block lookup = new Block().u16(extensions ? extension : type).u16(flag).u16(subtables.size());
+        Lookup before = table.lookup(old);
+        int type = before.subtables().get(0).type().number(table.tag());
+        int written = extensions ? LookupType.EXTENSION.number(table.tag()) : type;
+        Block lookup = new Block().u16(written).u16(before.flag()).u16(subtables.size());
         for (Block subtable : subtables) {
             if (!extensions) {
                 lookup.link(subtable);
@@ -130,11 +133,9 @@ final class LayoutTableCutter {
             if (packed.isEmpty()) {
                 return Optional.empty();
             }
-            lookup.link(new Block().u16(1).u16(type).link32(new Block().bytes(packed.get())));
+            lookup.link(new Block().u16(EXTENSION_FORMAT).u16(type).link32(new Block().bytes(packed.get())));
         }
-        if ((flag & 0x10) != 0) {
-            lookup.u16(before.u16(6 + 2 * before.u16(4)));
-        }
+        before.markFilteringSet().ifPresent(lookup::u16);
         return Optional.of(lookup);
     }
 }

@@ -1,9 +1,7 @@
 package app.unciala.font.subset.layout;
 
-import app.unciala.font.bytes.ByteView;
-import app.unciala.font.layout.Anchor;
-import app.unciala.font.layout.Coverage;
 import app.unciala.font.layout.packing.Block;
+import app.unciala.font.layout.position.MarkAttachment;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -11,26 +9,34 @@ import org.jspecify.annotations.Nullable;
 
 /** Cuts attachments of marks to bases, to ligatures and to other marks, with the mark classes that are left. */
 final class MarkCutter {
+    private static final int FORMAT = 1;
+
+    private final MarkAttachment table;
     private final Cut cut;
 
-    MarkCutter(Cut cut) {
+    MarkCutter(MarkAttachment table, Cut cut) {
+        this.table = table;
         this.cut = cut;
     }
 
     /** The kept marks of a subtable: their coverage, their array, and the old classes they are in. */
     private record Marks(BitSet covered, Block array, BitSet classes) {}
 
+    /** An anchor for a class of marks. */
+    private interface Anchors {
+        @Nullable
+        Block of(int markClass);
+    }
+
     @Nullable
-    Block marksOnGlyphs(ByteView table) {
-        Marks marks = marks(table);
+    Block marksOnGlyphs() {
+        Marks marks = marks();
         BitSet bases = new BitSet();
         List<@Nullable Block> anchors = new ArrayList<>();
-        ByteView array = table.from(table.u16(10));
-        int classCount = table.u16(6);
-        Coverage.of(table, table.u16(4), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
-            if (index < array.u16(0)) {
+        table.baseCoverage().forEach(cut.glyphs(), (glyph, index) -> {
+            if (table.hasBase(index)) {
                 bases.set(glyph);
-                anchors.addAll(anchors(array, 2 + 2 * index * classCount, marks.classes()));
+                anchors.addAll(anchors(marks.classes(), of -> table.baseAnchor(index, of, cut.devices())));
             }
         });
         if (marks.covered().isEmpty() || bases.isEmpty()) {
@@ -42,19 +48,18 @@ final class MarkCutter {
     }
 
     @Nullable
-    Block marksOnLigatures(ByteView table) {
-        Marks marks = marks(table);
+    Block marksOnLigatures() {
+        Marks marks = marks();
         BitSet ligatures = new BitSet();
         List<Block> attaches = new ArrayList<>();
-        ByteView array = table.from(table.u16(10));
-        int classCount = table.u16(6);
-        Coverage.of(table, table.u16(4), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
-            if (index < array.u16(0)) {
-                ByteView attach = array.from(array.u16(2 + 2 * index));
-                int components = attach.u16(0);
+        table.baseCoverage().forEach(cut.glyphs(), (glyph, index) -> {
+            if (table.hasBase(index)) {
+                int components = table.componentCount(index);
                 Block written = new Block().u16(components);
                 for (int i = 0; i < components; i++) {
-                    anchors(attach, 2 + 2 * i * classCount, marks.classes()).forEach(written::link);
+                    int component = i;
+                    anchors(marks.classes(), of -> table.componentAnchor(index, component, of, cut.devices()))
+                            .forEach(written::link);
                 }
                 ligatures.set(glyph);
                 attaches.add(written);
@@ -70,7 +75,7 @@ final class MarkCutter {
 
     private Block subtable(Marks marks, BitSet bases, Block baseArray) {
         return new Block()
-                .u16(1)
+                .u16(FORMAT)
                 .link(cut.coverage(marks.covered()))
                 .link(cut.coverage(bases))
                 .u16(marks.classes().cardinality())
@@ -78,33 +83,30 @@ final class MarkCutter {
                 .link(baseArray);
     }
 
-    private Marks marks(ByteView table) {
-        ByteView array = table.from(table.u16(8));
-        int classCount = table.u16(6);
+    private Marks marks() {
         BitSet covered = new BitSet();
-        List<Integer> records = new ArrayList<>();
+        List<Integer> indices = new ArrayList<>();
         BitSet classes = new BitSet();
-        Coverage.of(table, table.u16(2), cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
-            int record = 2 + 4 * index;
-            if (index < array.u16(0) && array.u16(record) < classCount) {
+        table.markCoverage().forEach(cut.glyphs(), (glyph, index) -> {
+            if (table.hasMark(index)) {
                 covered.set(glyph);
-                records.add(record);
-                classes.set(array.u16(record));
+                indices.add(index);
+                classes.set(table.markClass(index));
             }
         });
-        Block written = new Block().u16(records.size());
-        for (int record : records) {
-            written.u16(classes.get(0, array.u16(record)).cardinality());
-            written.link(Anchor.cut(array, record + 2, cut.devices()));
+        Block written = new Block().u16(indices.size());
+        for (int index : indices) {
+            written.u16(classes.get(0, table.markClass(index)).cardinality());
+            written.link(table.markAnchor(index, cut.devices()));
         }
         return new Marks(covered, written, classes);
     }
 
-    /** The anchors for the kept classes out of a row of offsets at {@code at}. */
-    private List<@Nullable Block> anchors(ByteView parent, int at, BitSet classes) {
+    /** The anchors for the kept classes. */
+    private List<@Nullable Block> anchors(BitSet classes, Anchors anchors) {
         cut.work().spend(classes.cardinality());
-        List<@Nullable Block> anchors = new ArrayList<>();
-        classes.stream().forEach(of -> anchors.add(Anchor.cut(parent, at + 2 * of, cut.devices())));
-        return anchors;
+        List<@Nullable Block> kept = new ArrayList<>();
+        classes.stream().forEach(of -> kept.add(anchors.of(of)));
+        return kept;
     }
 }

@@ -1,21 +1,35 @@
 package app.unciala.font.subset.layout;
 
 import app.unciala.font.bytes.ByteView;
+import app.unciala.font.layout.ConditionSet;
+import app.unciala.font.layout.Feature;
 import app.unciala.font.layout.FeatureVariations;
+import app.unciala.font.layout.LanguageSystem;
 import app.unciala.font.layout.LayoutTable;
+import app.unciala.font.layout.Script;
 import app.unciala.font.layout.ScriptList;
-import app.unciala.font.layout.SequenceRule;
 import app.unciala.font.layout.packing.Block;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /** Cuts the lists of scripts and features, and the variations of features, to the lookups that are left. */
 final class ScriptCutter {
     /** Features that mean something without a lookup. */
     private static final Set<String> WITHOUT_LOOKUPS = Set.of("size", "pref");
+
+    /** The bytes of the parameters of features that have some. */
+    private static final int SIZE_PARAMETERS = 10;
+
+    private static final int STYLISTIC_SET_PARAMETERS = 4;
+    /** Without the characters, of three bytes each. */
+    private static final int CHARACTER_VARIANT_PARAMETERS = 14;
+
+    private static final int CHARACTER_COUNT = 12;
 
     private final LayoutTable table;
     private final int[] lookupNumbers;
@@ -28,7 +42,7 @@ final class ScriptCutter {
         featureNumbers = new int[table.featureCount()];
         Arrays.fill(featureNumbers, -1);
         BitSet varied = new BitSet();
-        table.featureVariations().ifPresent(variations -> FeatureVariations.of(variations).alternates().stream()
+        table.featureVariations().ifPresent(variations -> variations.alternates().stream()
                 .filter(alternate -> lookups(alternate.table()).length > 0)
                 .forEach(alternate -> varied.set(alternate.feature())));
         int next = 0;
@@ -52,30 +66,30 @@ final class ScriptCutter {
         return list;
     }
 
-    private Block feature(ByteView feature, String tag) {
+    private Block feature(Feature feature, String tag) {
         int[] lookups = lookups(feature);
-        Block parameters = feature.u16(0) == 0 ? null : parameters(feature, tag);
-        return SequenceRule.put(new Block().link(parameters).u16(lookups.length), lookups);
+        return new Block().link(parameters(feature, tag)).u16(lookups.length).u16s(lookups);
     }
 
     /** FeatureParams of the registered kinds; an offset outside the table, as old {@code size} features have, goes. */
-    private static @Nullable Block parameters(ByteView feature, String tag) {
-        int at = feature.u16(0);
-        int length;
+    private static @Nullable Block parameters(Feature feature, String tag) {
+        int at = feature.parametersAt();
+        ByteView table = feature.table();
+        int length = 0;
         if (tag.equals("size")) {
-            length = 10;
+            length = SIZE_PARAMETERS;
         } else if (tag.startsWith("ss")) {
-            length = 4;
-        } else if (tag.startsWith("cv") && at + 14 <= feature.length()) {
-            length = 14 + 3 * feature.u16(at + 12);
-        } else {
-            return null;
+            length = STYLISTIC_SET_PARAMETERS;
+        } else if (tag.startsWith("cv") && at + CHARACTER_VARIANT_PARAMETERS <= table.length()) {
+            length = CHARACTER_VARIANT_PARAMETERS + 3 * table.u16(at + CHARACTER_COUNT);
         }
-        return at + length <= feature.length() ? new Block().bytes(feature.slice(at, length)) : null;
+        return at > 0 && length > 0 && at + length <= table.length()
+                ? new Block().bytes(table.slice(at, length))
+                : null;
     }
 
-    private int[] lookups(ByteView feature) {
-        return Arrays.stream(SequenceRule.numbers(feature, 4, feature.u16(2)))
+    private int[] lookups(Feature feature) {
+        return Arrays.stream(feature.lookups())
                 .filter(lookup -> lookup < lookupNumbers.length && lookupNumbers[lookup] >= 0)
                 .map(lookup -> lookupNumbers[lookup])
                 .toArray();
@@ -83,7 +97,7 @@ final class ScriptCutter {
 
     /** Every script stays, for one that is gone would be set by the default script's features. */
     Block scripts() {
-        ScriptList scripts = new ScriptList(table.scripts());
+        ScriptList scripts = table.scripts();
         Block list = new Block().u16(scripts.count());
         for (int i = 0; i < scripts.count(); i++) {
             list.tag(scripts.tag(i)).link(script(scripts.script(i)));
@@ -92,33 +106,31 @@ final class ScriptCutter {
     }
 
     /** A language that has become the same as its script's default goes. */
-    private Block script(ByteView script) {
-        Block standard = script.u16(0) == 0 ? null : language(script.from(script.u16(0)));
-        int count = 0;
-        for (int i = 0; i < script.u16(2); i++) {
-            Block language = language(script.from(script.u16(8 + 6 * i)));
+    private Block script(Script script) {
+        Block standard = script.defaultLanguage().map(this::language).orElse(null);
+        SortedMap<Integer, Block> others = new TreeMap<>();
+        for (int i = 0; i < script.languageCount(); i++) {
+            Block language = language(script.language(i));
             if (standard == null || !Arrays.equals(standard.toArray(), language.toArray())) {
-                count++;
+                others.put(i, language);
             }
         }
-        Block block = new Block().link(standard).u16(count);
-        for (int i = 0; i < script.u16(2); i++) {
-            Block language = language(script.from(script.u16(8 + 6 * i)));
-            if (standard == null || !Arrays.equals(standard.toArray(), language.toArray())) {
-                block.tag(script.tag(4 + 6 * i)).link(language);
-            }
-        }
+        Block block = new Block().link(standard).u16(others.size());
+        others.forEach((i, language) -> block.tag(script.languageTag(i)).link(language));
         return block;
     }
 
-    private Block language(ByteView language) {
-        int required = language.u16(2);
-        int[] features = Arrays.stream(SequenceRule.numbers(language, 6, language.u16(4)))
-                .filter(i -> number(i) >= 0)
+    private Block language(LanguageSystem language) {
+        int required = language.required().orElse(LanguageSystem.NO_FEATURE);
+        int[] features = Arrays.stream(language.features())
                 .map(this::number)
+                .filter(number -> number >= 0)
                 .toArray();
-        Block block = new Block().u16(0).u16(number(required) < 0 ? 0xFFFF : number(required));
-        return SequenceRule.put(block.u16(features.length), features);
+        return new Block()
+                .u16(0)
+                .u16(number(required) < 0 ? LanguageSystem.NO_FEATURE : number(required))
+                .u16(features.length)
+                .u16s(features);
     }
 
     private int number(int feature) {
@@ -128,11 +140,10 @@ final class ScriptCutter {
     /** The variations of the features that are left, or nothing. */
     @Nullable
     Block variations() {
-        ByteView before = table.featureVariations().orElse(null);
-        if (before == null) {
+        FeatureVariations variations = table.featureVariations().orElse(null);
+        if (variations == null) {
             return null;
         }
-        FeatureVariations variations = FeatureVariations.of(before);
         Block block = new Block().u16(1).u16(0).u32(variations.count());
         boolean any = false;
         for (int i = 0; i < variations.count(); i++) {
@@ -151,12 +162,9 @@ final class ScriptCutter {
         return any ? block : null;
     }
 
-    /** Condition sets hold conditions of format 1: an axis and a range on it. */
-    private static Block conditions(ByteView set) {
-        Block block = new Block().u16(set.u16(0));
-        for (int i = 0; i < set.u16(0); i++) {
-            block.link32(new Block().bytes(set.slice(set.offset32(2 + 4 * i), 8)));
-        }
+    private static Block conditions(ConditionSet set) {
+        Block block = new Block().u16(set.conditions().size());
+        set.conditions().forEach(condition -> block.link32(new Block().bytes(condition.bytes())));
         return block;
     }
 }

@@ -1,4 +1,4 @@
-package app.unciala.font.layout;
+package app.unciala.font.layout.position;
 
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.layout.packing.Block;
@@ -12,7 +12,18 @@ import org.jspecify.annotations.Nullable;
  * are applied at a location; those for pixel sizes are kept together with hinting.
  */
 public final class Devices {
+    /** Of a device table for pixel sizes: the first and the last size, and in how many bits a delta is packed (1 to 3). */
+    private static final int FIRST_SIZE = 0;
+
+    private static final int LAST_SIZE = 2;
+    private static final int FORMAT = 4;
+    private static final int DELTAS = 6;
+
+    /** The format of a variation index table, which names a row of the variation store. */
     private static final int VARIATION_INDEX = 0x8000;
+
+    private static final int OUTER = 0;
+    private static final int INNER = 2;
 
     private final @Nullable ItemVariationStore store;
     private final @Nullable Location instanceAt;
@@ -44,12 +55,12 @@ public final class Devices {
             return new Adjusted(value, null);
         }
         ByteView device = parent.from(offset);
-        int format = device.u16(4);
+        int format = device.u16(FORMAT);
         if (format != VARIATION_INDEX) {
             return new Adjusted(value, hinting && format >= 1 && format <= 3 ? copy(device, format) : null);
         }
-        int outer = device.u16(0);
-        int inner = device.u16(2);
+        int outer = device.u16(OUTER);
+        int inner = device.u16(INNER);
         if (store != null && instanceAt != null) {
             return new Adjusted(value + (int) Math.round(store.delta(outer, inner, instanceAt)), null);
         }
@@ -60,9 +71,9 @@ public final class Devices {
     }
 
     private static Block copy(ByteView device, int format) {
-        int sizes = Math.max(0, device.u16(2) - device.u16(0) + 1);
+        int sizes = Math.max(0, device.u16(LAST_SIZE) - device.u16(FIRST_SIZE) + 1);
         int words = (sizes * (1 << format) + 15) / 16;
-        return new Block().bytes(device.slice(0, 6 + 2 * words));
+        return new Block().bytes(device.slice(0, DELTAS + 2 * words));
     }
 
     /** The variation store with the rows used so far, or none. */
