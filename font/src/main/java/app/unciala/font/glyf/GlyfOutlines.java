@@ -52,7 +52,7 @@ public final class GlyfOutlines implements Outlines {
             throw new FontException("glyf", -1, "nests composites too deeply or too often at glyph " + glyph);
         }
         ByteView bytes = table.glyph(glyph);
-        int contours = bytes.length() == 0 ? 0 : bytes.i16(0);
+        int contours = GlyphHeader.contours(bytes);
         if (depth == 0 && bytes.length() > 0 && isInsideOut(bytes)) {
             note(glyph, "has a bounding box inside out");
         }
@@ -61,7 +61,7 @@ public final class GlyfOutlines implements Outlines {
         } else if (contours > 0) {
             simple(glyph, bytes, points);
         } else if (contours < 0) {
-            CompositeGlyph composite = CompositeGlyph.read(bytes, 10);
+            CompositeGlyph composite = CompositeGlyph.read(bytes, GlyphHeader.LENGTH);
             if (contours < -1) {
                 note(glyph, "says it has " + contours + " contours");
             } else if (composite.hasInstructions() && endsEarly(bytes, composite.end())) {
@@ -76,7 +76,8 @@ public final class GlyfOutlines implements Outlines {
     }
 
     private static boolean isInsideOut(ByteView glyph) {
-        return glyph.i16(2) > glyph.i16(6) || glyph.i16(4) > glyph.i16(8);
+        return glyph.i16(GlyphHeader.X_MIN) > glyph.i16(GlyphHeader.X_MAX)
+                || glyph.i16(GlyphHeader.Y_MIN) > glyph.i16(GlyphHeader.Y_MAX);
     }
 
     private static boolean endsEarly(ByteView glyph, int at) {

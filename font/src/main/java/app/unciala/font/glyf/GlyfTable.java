@@ -12,9 +12,6 @@ public final class GlyfTable {
     /** The longest {@code glyf} that short offsets reach. */
     public static final int MAX_SHORT = 2 * 0xFFFF;
 
-    /** Where {@code head} says how wide offsets are. */
-    private static final int INDEX_TO_LOC_FORMAT = 50;
-
     private final ByteView glyf;
     private final int[] offsets;
 
@@ -49,7 +46,7 @@ public final class GlyfTable {
     public static Sfnt replace(Sfnt face, ByteSink glyphs, int[] offsets) {
         boolean isLong = glyphs.size() > MAX_SHORT;
         ByteSink head = new ByteSink().bytes(face.require("head"));
-        head.putU16(INDEX_TO_LOC_FORMAT, isLong ? 1 : 0);
+        head.putU16(HeadTable.INDEX_TO_LOC_FORMAT, isLong ? 1 : 0);
         // A font needs a glyf table with something in it.
         return face.with("glyf", glyphs.size() == 0 ? new byte[4] : glyphs.toArray())
                 .with("loca", offsets(offsets, isLong))

@@ -43,7 +43,7 @@ public final class GlyphPointReader implements GlyphPoints.Source {
         if (contours > ends.length) {
             ends = new int[contours];
         }
-        int at = 10;
+        int at = GlyphHeader.LENGTH;
         int last = -1;
         for (int i = 0; i < contours; i++, at += 2) {
             int end = glyph.u16(at);

@@ -5,6 +5,7 @@ import app.unciala.font.bytes.ByteView;
 import app.unciala.font.glyf.CompositeGlyph;
 import app.unciala.font.glyf.CompositeGlyph.Component;
 import app.unciala.font.glyf.GlyfTable;
+import app.unciala.font.glyf.GlyphHeader;
 import app.unciala.font.glyf.SimpleGlyph;
 import app.unciala.font.glyph.OutlineReader;
 import app.unciala.font.outline.Outlines;
@@ -18,11 +19,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Moves the points of all glyphs to where they are at a location, and writes the outlines and metrics they have there. */
 final class GlyphInstancer {
-    private static final int WORDS = 0x0001;
-    private static final int XY_VALUES = 0x0002;
     private static final int PHANTOMS = 4;
-    /** Where a glyph's highest y stands. */
-    private static final int Y_MAX = 8;
 
     private final Sfnt face;
     private final GlyfTable glyf;
@@ -59,10 +56,10 @@ final class GlyphInstancer {
         int[] bearings = new int[advances.length];
         for (int glyph = 0; glyph < glyphs.size(); glyph++) {
             byte[] bytes = glyphs.get(glyph);
-            if (bytes.length > 0 && bytes[0] < 0) {
+            if (GlyphHeader.isComposite(ByteView.of(bytes, "glyf"))) {
                 putBounds(bytes, outlines.outline(glyph).coordinates());
             }
-            int xMin = bytes.length == 0 ? 0 : ByteView.of(bytes, "glyf").i16(2);
+            int xMin = bytes.length == 0 ? 0 : ByteView.of(bytes, "glyf").i16(GlyphHeader.X_MIN);
             bearings[glyph] =
                     bytes.length == 0 ? metrics.leftSideBearings()[glyph] : (int) Math.round(xMin - origins[glyph]);
         }
@@ -78,7 +75,7 @@ final class GlyphInstancer {
             byte[] bytes = glyphs.get(glyph);
             if (bytes.length > 0) {
                 bearings[glyph] = (int)
-                        Math.round(tops[glyph] - ByteView.of(bytes, "glyf").i16(Y_MAX));
+                        Math.round(tops[glyph] - ByteView.of(bytes, "glyf").i16(GlyphHeader.Y_MAX));
             }
         }
         return bearings;
@@ -86,11 +83,11 @@ final class GlyphInstancer {
 
     private byte[] glyph(int glyph) {
         ByteView bytes = glyf.glyph(glyph);
-        if (bytes.length() == 0 || bytes.i16(0) == 0) {
+        if (GlyphHeader.contours(bytes) == 0) {
             movePhantomPoints(glyph, variations.deltas(glyph, new int[PHANTOMS], new int[PHANTOMS], new int[0]), 0);
             return new byte[0];
         }
-        return bytes.i16(0) > 0 ? simple(glyph, SimpleGlyph.read(bytes)) : composite(glyph, bytes);
+        return GlyphHeader.isComposite(bytes) ? composite(glyph, bytes) : simple(glyph, SimpleGlyph.read(bytes));
     }
 
     private byte[] simple(int glyph, SimpleGlyph simple) {
@@ -113,24 +110,24 @@ final class GlyphInstancer {
     }
 
     private byte[] composite(int glyph, ByteView bytes) {
-        CompositeGlyph read = CompositeGlyph.read(bytes, 10);
+        CompositeGlyph read = CompositeGlyph.read(bytes, GlyphHeader.LENGTH);
         List<Component> parts = read.components();
         GlyphVariations.Deltas deltas = variations.deltas(
                 glyph, new int[parts.size() + PHANTOMS], new int[parts.size() + PHANTOMS], new int[0]);
         movePhantomPoints(glyph, deltas, parts.size());
-        ByteSink out = new ByteSink().bytes(bytes.slice(0, 10));
-        int at = 10;
+        ByteSink out = new ByteSink().bytes(bytes.slice(0, GlyphHeader.LENGTH));
+        int at = GlyphHeader.LENGTH;
         for (int i = 0; i < parts.size(); i++) {
             int flags = bytes.u16(at);
             int length = CompositeGlyph.recordLength(flags);
-            int head = (flags & WORDS) != 0 ? 8 : 6;
-            if ((flags & XY_VALUES) == 0) {
+            int transformAt = CompositeGlyph.transformAt(flags);
+            if ((flags & CompositeGlyph.ARGS_ARE_XY_VALUES) == 0) {
                 out.bytes(bytes.slice(at, length));
             } else {
-                out.u16(flags | WORDS).u16(parts.get(i).glyph());
+                out.u16(flags | CompositeGlyph.ARGS_ARE_WORDS).u16(parts.get(i).glyph());
                 out.u16((int) Math.round(parts.get(i).dx() + deltas.xs()[i]));
                 out.u16((int) Math.round(parts.get(i).dy() + deltas.ys()[i]));
-                out.bytes(bytes.slice(at + head, length - head));
+                out.bytes(bytes.slice(at + transformAt, length - transformAt));
             }
             at += length;
         }
@@ -158,12 +155,12 @@ final class GlyphInstancer {
 
     private double topOf(int glyph, HmtxTable before) {
         ByteView bytes = glyf.glyph(glyph);
-        return bytes.length() == 0 ? 0 : bytes.i16(Y_MAX) + before.leftSideBearings()[glyph];
+        return bytes.length() == 0 ? 0 : bytes.i16(GlyphHeader.Y_MAX) + before.leftSideBearings()[glyph];
     }
 
     private double originOf(int glyph) {
         ByteView bytes = glyf.glyph(glyph);
-        return bytes.length() == 0 ? 0 : bytes.i16(2) - metrics.leftSideBearings()[glyph];
+        return bytes.length() == 0 ? 0 : bytes.i16(GlyphHeader.X_MIN) - metrics.leftSideBearings()[glyph];
     }
 
     private static void putBounds(byte[] glyph, double[] coordinates) {
@@ -175,8 +172,8 @@ final class GlyphInstancer {
         }
         for (int i = 0; i < 4; i++) {
             int side = (int) Math.round(box[i]);
-            glyph[2 + 2 * i] = (byte) (side >> 8);
-            glyph[3 + 2 * i] = (byte) side;
+            glyph[GlyphHeader.X_MIN + 2 * i] = (byte) (side >> 8);
+            glyph[GlyphHeader.X_MIN + 2 * i + 1] = (byte) side;
         }
     }
 

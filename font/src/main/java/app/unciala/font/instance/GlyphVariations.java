@@ -2,25 +2,22 @@ package app.unciala.font.instance;
 
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
+import app.unciala.font.variation.GvarTable;
 import app.unciala.font.variation.Location;
 import app.unciala.font.variation.TupleVariations;
 
 /** {@code gvar} (OpenType 1.9): how the points of each glyph move over the design space. */
 final class GlyphVariations {
-    private static final int LONG_OFFSETS = 1;
-
-    private final ByteView gvar;
+    private final GvarTable gvar;
     private final Location location;
-    private final int axisCount;
-    private final int glyphCount;
 
     GlyphVariations(ByteView gvar, Location location) {
-        this.gvar = gvar;
+        this.gvar = new GvarTable(gvar);
         this.location = location;
-        axisCount = gvar.u16(4);
-        glyphCount = gvar.u16(12);
+        int axisCount = this.gvar.axisCount();
         if (axisCount != location.axisCount()) {
-            throw new FontException("gvar", 4, "varies on " + axisCount + " axes, not " + location.axisCount());
+            throw new FontException(
+                    "gvar", GvarTable.AXIS_COUNT, "varies on " + axisCount + " axes, not " + location.axisCount());
         }
     }
 
@@ -35,17 +32,11 @@ final class GlyphVariations {
      */
     Deltas deltas(int glyph, int[] xs, int[] ys, int[] contourEnds) {
         Deltas sum = new Deltas(new double[xs.length], new double[xs.length]);
-        if (glyph >= glyphCount) {
+        ByteView data = gvar.variations(glyph);
+        if (data.length() == 0) {
             return sum;
         }
-        boolean isLong = (gvar.u16(14) & LONG_OFFSETS) != 0;
-        int from = isLong ? gvar.offset32(20 + 4 * glyph) : 2 * gvar.u16(20 + 2 * glyph);
-        int to = isLong ? gvar.offset32(24 + 4 * glyph) : 2 * gvar.u16(22 + 2 * glyph);
-        if (from >= to) {
-            return sum;
-        }
-        ByteView data = gvar.slice(gvar.offset32(16) + from, to - from);
-        TupleVariations tuples = new TupleVariations(data, 0, axisCount, gvar.from(gvar.offset32(8)));
+        TupleVariations tuples = new TupleVariations(data, 0, gvar.axisCount(), gvar.sharedTuples());
         tuples.forEach(location, xs.length, 2, (scalar, points, deltas) -> {
             add(sum.xs(), spread(points, deltas[0], xs, contourEnds), scalar);
             add(sum.ys(), spread(points, deltas[1], ys, contourEnds), scalar);

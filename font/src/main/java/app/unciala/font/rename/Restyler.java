@@ -28,10 +28,6 @@ public final class Restyler {
             NameTable.WWS_FAMILY,
             NameTable.WWS_SUBFAMILY,
             NameTable.VARIATIONS_PREFIX);
-    /** Bits of {@code head.macStyle}. */
-    private static final int MAC_BOLD = 1;
-
-    private static final int MAC_ITALIC = 1 << 1;
 
     private Restyler() {}
 
@@ -75,16 +71,16 @@ public final class Restyler {
     }
 
     private static void add(List<NameRecord> records, int nameId, String text) {
-        records.add(new NameRecord(3, 1, 0x409, nameId, text));
+        records.add(NameRecord.english(nameId, text));
     }
 
     private static byte[] head(Sfnt face, boolean bold, boolean sloped) {
         ByteSink head = new ByteSink().bytes(face.require("head"));
         head.putU16(
                 HeadTable.MAC_STYLE,
-                (face.require("head").u16(HeadTable.MAC_STYLE) & ~(MAC_BOLD | MAC_ITALIC))
-                        | (bold ? MAC_BOLD : 0)
-                        | (sloped ? MAC_ITALIC : 0));
+                (face.require("head").u16(HeadTable.MAC_STYLE) & ~(HeadTable.BOLD | HeadTable.ITALIC))
+                        | (bold ? HeadTable.BOLD : 0)
+                        | (sloped ? HeadTable.ITALIC : 0));
         return head.toArray();
     }
 

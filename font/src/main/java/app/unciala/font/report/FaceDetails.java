@@ -1,6 +1,5 @@
 package app.unciala.font.report;
 
-import app.unciala.font.bytes.ByteView;
 import app.unciala.font.color.ColorFormats;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.UseMarks;
@@ -10,6 +9,7 @@ import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.FvarTable;
 import app.unciala.font.table.NameTable;
+import app.unciala.font.table.Os2Table;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,6 +43,8 @@ public record FaceDetails(
         List<UseMarks.Mark> marks,
         Optional<Range> opticalSize,
         List<Instance> instances) {
+    private static final double TWENTIETHS = 20;
+
     /** A named instance: its values by axis tag, in the axes' own scales. */
     public record Instance(String name, Map<String, Double> at) {}
 
@@ -70,16 +72,9 @@ public record FaceDetails(
                 .flatMap(fvar -> fvar.axis("opsz"))
                 .filter(opsz -> opsz.min() <= opsz.max())
                 .map(opsz -> new Range(opsz.min(), opsz.max()));
-        return axis.or(() -> face.table("OS/2")
-                .filter(os2 -> os2.length() >= 100 && os2.u16(0) >= 5)
-                .flatMap(FaceDetails::statedSize));
-    }
-
-    private static Optional<Range> statedSize(ByteView os2) {
-        int lower = os2.u16(96);
-        int upper = os2.u16(98);
-        boolean said = lower < upper && !(lower == 0 && upper == 0xFFFF);
-        return said ? Optional.of(new Range(lower / 20.0, upper / 20.0)) : Optional.empty();
+        return axis.or(() -> Os2Table.opticalSizes(face)
+                .filter(sizes -> sizes[0] < sizes[1] && !(sizes[0] == 0 && sizes[1] == 0xFFFF))
+                .map(sizes -> new Range(sizes[0] / TWENTIETHS, sizes[1] / TWENTIETHS)));
     }
 
     private static List<Instance> instances(Sfnt face, NameTable names) {

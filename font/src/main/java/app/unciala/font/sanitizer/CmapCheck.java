@@ -4,17 +4,28 @@ import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
 import app.unciala.font.sfnt.SearchRange;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.CmapDirectory;
+import app.unciala.font.table.CmapGroups;
+import app.unciala.font.table.CmapSegments;
 import app.unciala.font.table.MaxpTable;
+import app.unciala.font.table.NameTable;
 import java.util.HashSet;
 import java.util.Set;
 
 /** {@code cmap}: the subtables that browsers read must be in order, and lead to glyphs that are there. */
 final class CmapCheck {
     private static final int LAST_CODE_POINT = 0x10FFFF;
-    /** Platform and encoding of the subtables that are read when they have format 4, or 12. */
-    private static final Set<Integer> FOR_SEGMENTS = Set.of(0x00003, 0x30000, 0x30001);
+    /** The encodings that are read when their subtables have segments, format 4, or groups, format 12. */
+    private static final Set<Encoding> FOR_SEGMENTS = Set.of(
+            new Encoding(NameTable.UNICODE, CmapDirectory.UNICODE_BMP),
+            new Encoding(NameTable.WINDOWS, CmapDirectory.SYMBOL),
+            new Encoding(NameTable.WINDOWS, CmapDirectory.WINDOWS_BMP));
 
-    private static final Set<Integer> FOR_GROUPS = Set.of(0x00004, 0x3000A);
+    private static final Set<Encoding> FOR_GROUPS = Set.of(
+            new Encoding(NameTable.UNICODE, CmapDirectory.UNICODE_FULL),
+            new Encoding(NameTable.WINDOWS, CmapDirectory.WINDOWS_FULL));
+
+    private record Encoding(int platform, int encoding) {}
 
     private final int numGlyphs;
     private final Findings findings;
@@ -28,30 +39,31 @@ final class CmapCheck {
 
     static void cmap(Sfnt face, Findings findings) {
         ByteView cmap = face.require("cmap");
+        CmapDirectory directory = new CmapDirectory(cmap);
         CmapCheck check = new CmapCheck(MaxpTable.read(face).numGlyphs(), findings);
-        findings.addIf(cmap.u16(0) != 0, "cmap", "has the unknown version " + cmap.u16(0));
+        findings.addIf(directory.version() != 0, "cmap", "has the unknown version " + directory.version());
         boolean read = false;
-        for (int i = 0; i < cmap.u16(2); i++) {
-            long offset = cmap.u32(8 + 8 * i);
+        for (int i = 0; i < directory.count(); i++) {
+            long offset = directory.offset(i);
             if (offset > cmap.length() - 2) {
                 findings.add("cmap", "puts subtable " + i + " at byte " + offset + ", past its end");
                 return;
             }
-            ByteView subtable = cmap.from((int) offset);
+            ByteView subtable = directory.subtable(i);
             int format = subtable.u16(0);
             if (lengthOf(subtable, format) > subtable.length()) {
                 findings.add("cmap", "has a subtable that runs past its end");
                 return;
             }
-            int encoding = cmap.u16(4 + 8 * i) << 16 | cmap.u16(6 + 8 * i);
+            Encoding encoding = new Encoding(directory.platform(i), directory.encoding(i));
             boolean segments = format == 4 && FOR_SEGMENTS.contains(encoding);
             boolean groups = format == 12 && FOR_GROUPS.contains(encoding);
             read |= segments || groups || format == 0 || format == 13;
             if ((segments || groups) && check.done.add(offset)) {
                 if (segments) {
-                    check.segments(subtable);
+                    check.segments(new CmapSegments(subtable));
                 } else {
-                    check.groups(subtable);
+                    check.groups(new CmapGroups(subtable));
                 }
             }
         }
@@ -68,95 +80,91 @@ final class CmapCheck {
         };
     }
 
-    /** Format 4. */
-    private void segments(ByteView table) {
-        findings.addIf(table.u16(4) != 0, "cmap", "is for one language of the Macintosh");
-        int twice = table.u16(6);
-        if (twice == 0 || twice % 2 != 0) {
+    private void segments(CmapSegments table) {
+        findings.addIf(table.language() != 0, "cmap", "is for one language of the Macintosh");
+        if (table.twiceTheCount() == 0 || table.twiceTheCount() % 2 != 0) {
             findings.add("cmap", "has half a segment");
             return;
         }
-        SearchRange said = new SearchRange(table.u16(8), table.u16(10), table.u16(12));
-        if (!said.equals(SearchRange.of(twice / 2, 2))) {
-            findings.add("cmap", "has search values that do not fit its " + twice / 2 + " segments");
+        int count = table.count();
+        if (!table.searchRange().equals(SearchRange.of(count, 2))) {
+            findings.add("cmap", "has search values that do not fit its " + count + " segments");
         }
-        int startAt = 16 + twice;
         int last = -1;
-        for (int i = 0; i < twice; i += 2) {
-            int end = table.u16(14 + i);
-            int start = table.u16(startAt + i);
+        for (int i = 0; i < count; i++) {
+            int end = table.end(i);
+            int start = table.start(i);
             boolean repeatedLast = i > 0 && start == 0xFFFF && last == 0xFFFF;
             if (!repeatedLast && (start <= last || end <= last)) {
-                findings.add("cmap", "has segments out of order at U+" + String.format("%04X", start));
+                findings.add("cmap", "has segments out of order at " + named(start));
                 return;
             }
             last = end;
-            if (!segment(table, startAt + twice + i, twice, start, end)) {
+            if (!segment(table, i, start, end)) {
                 return;
             }
         }
-        findings.addIf(
-                last != 0xFFFF || table.u16(startAt + twice - 2) != 0xFFFF, "cmap", "lacks the last segment U+FFFF");
+        findings.addIf(last != 0xFFFF || table.start(count - 1) != 0xFFFF, "cmap", "lacks the last segment U+FFFF");
     }
 
-    private boolean segment(ByteView table, int deltaAt, int twice, int start, int end) {
-        int delta = table.u16(deltaAt);
-        int rangeAt = deltaAt + twice;
+    private boolean segment(CmapSegments table, int segment, int start, int end) {
         // Old tools left whatever there was in the last segment, which draws nothing.
-        int range = start == 0xFFFF && table.u16(rangeAt) % 2 != 0 ? 0 : table.u16(rangeAt);
-        if (range % 2 != 0) {
-            findings.add("cmap", "has an odd offset at U+" + String.format("%04X", start));
+        int offset = start == 0xFFFF && table.offset(segment) % 2 != 0 ? 0 : table.offset(segment);
+        if (offset % 2 != 0) {
+            findings.add("cmap", "has an odd offset at " + named(start));
             return false;
         }
         work.spend(Math.max(1, end - start));
         if (end < start) {
             return true;
         }
-        if (range == 0) {
-            int last = end + delta & 0xFFFF;
-            boolean around = (start + delta & 0xFFFF) > last;
+        if (offset == 0) {
+            int last = table.shifted(end, segment);
+            boolean around = table.shifted(start, segment) > last;
             if (around || last >= numGlyphs) {
                 missing(end, around ? 0xFFFF : last);
                 return false;
             }
             return true;
         }
-        if (rangeAt + range + 2 * (end - start) + 2 > table.length()) {
-            findings.add("cmap", "looks for U+" + String.format("%04X", end) + " past its end");
+        if (table.listedAt(segment, offset, end) + 2 > table.table().length()) {
+            findings.add("cmap", "looks for " + named(end) + " past its end");
             return false;
         }
         for (int code = start; code <= end; code++) {
-            int glyph = table.u16(rangeAt + range + 2 * (code - start));
-            if (glyph != 0 && (glyph + delta & 0xFFFF) >= numGlyphs) {
-                missing(code, glyph + delta & 0xFFFF);
+            int glyph = table.table().u16(table.listedAt(segment, offset, code));
+            if (glyph != 0 && table.shifted(glyph, segment) >= numGlyphs) {
+                missing(code, table.shifted(glyph, segment));
                 return false;
             }
         }
         return true;
     }
 
-    /** Format 12. */
-    private void groups(ByteView table) {
-        long count = table.u32(12);
+    private void groups(CmapGroups table) {
         long last = -1;
-        for (int i = 0; i < count; i++) {
+        for (int i = 0; i < table.count(); i++) {
             work.spend(1);
-            long start = table.u32(16 + 12 * i);
-            long end = table.u32(20 + 12 * i);
-            long glyph = table.u32(24 + 12 * i);
+            long start = table.start(i);
+            long end = table.end(i);
             if (start <= last || end < start || end > LAST_CODE_POINT) {
-                findings.add("cmap", "has groups out of order at U+" + String.format("%04X", start));
+                findings.add("cmap", "has groups out of order at " + named(start));
                 return;
             }
-            if (glyph + (end - start) > numGlyphs) {
-                missing((int) end, glyph + (end - start));
+            long glyph = table.glyph(i) + (end - start);
+            if (glyph > numGlyphs) {
+                missing(end, glyph);
                 return;
             }
             last = end;
         }
     }
 
-    private void missing(int code, long glyph) {
-        findings.add("cmap", "gives U+" + String.format("%04X", code) + " glyph " + glyph + " of " + numGlyphs);
+    private void missing(long code, long glyph) {
+        findings.add("cmap", "gives " + named(code) + " glyph " + glyph + " of " + numGlyphs);
+    }
+
+    private static String named(long codePoint) {
+        return String.format("U+%04X", codePoint);
     }
 }

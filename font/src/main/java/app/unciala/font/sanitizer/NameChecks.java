@@ -3,11 +3,17 @@ package app.unciala.font.sanitizer;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.MaxpTable;
+import app.unciala.font.table.NameTable;
+import app.unciala.font.table.PostTable;
 
 /** The tables of names: {@code name}, and the glyph names of {@code post}. */
 final class NameChecks {
-    private static final int NAME_RECORD = 12;
+    /** The glyph names that need not be written. */
     private static final int STANDARD_NAMES = 258;
+    /** Of {@code post} of version 2: how many glyphs there are, and the number of the name of each. */
+    private static final int GLYPH_COUNT = PostTable.HEADER;
+
+    private static final int INDICES = GLYPH_COUNT + 2;
 
     private NameChecks() {}
 
@@ -15,12 +21,14 @@ final class NameChecks {
         ByteView name = face.require("name");
         int format = name.u16(0);
         findings.addIf(format > 1, "name", "has the unknown format " + format);
-        int recordsEnd = 6 + NAME_RECORD * name.u16(2);
-        findings.addIf(recordsEnd > name.length(), "name", "says it has " + name.u16(2) + " records, more than fit");
+        int count = name.u16(NameTable.COUNT);
+        int recordsEnd = NameTable.RECORDS + NameTable.RECORD * count;
+        findings.addIf(recordsEnd > name.length(), "name", "says it has " + count + " records, more than fit");
+        int texts = name.u16(NameTable.STORAGE_OFFSET);
         findings.addIf(
-                name.u16(4) < recordsEnd || name.u16(4) > name.length(),
+                texts < recordsEnd || texts > name.length(),
                 "name",
-                "puts its texts at byte " + name.u16(4) + ", where they cannot be");
+                "puts its texts at byte " + texts + ", where they cannot be");
     }
 
     static void post(Sfnt face, Findings findings) {
@@ -30,15 +38,15 @@ final class NameChecks {
         }
         ByteView post = face.require("post");
         switch (post.i32(0)) {
-            case 0x00010000, 0x00030000 -> post.slice(0, 32);
-            case 0x00020000 -> glyphNames(post, MaxpTable.read(face).numGlyphs(), findings);
+            case PostTable.STANDARD_NAMES, PostTable.NO_NAMES -> post.slice(0, PostTable.HEADER);
+            case PostTable.OWN_NAMES -> glyphNames(post, MaxpTable.read(face).numGlyphs(), findings);
             default -> findings.add("post", "has the unknown version " + Integer.toHexString(post.i32(0)));
         }
     }
 
     /** Version 2: an index for each glyph, then the names that are not among the standard ones, each after its length. */
     private static void glyphNames(ByteView post, int numGlyphs, Findings findings) {
-        int count = post.u16(32);
+        int count = post.u16(GLYPH_COUNT);
         if (count == 0) {
             return;
         }
@@ -46,7 +54,7 @@ final class NameChecks {
             findings.add("post", "names " + count + " glyphs of " + numGlyphs);
             return;
         }
-        byte[] texts = post.from(34 + 2 * count).toArray();
+        byte[] texts = post.from(INDICES + 2 * count).toArray();
         int names = 0;
         for (int at = 0; at < texts.length; names++) {
             int end = at + 1 + (texts[at] & 0xFF);
@@ -62,7 +70,7 @@ final class NameChecks {
             }
         }
         for (int glyph = 0; glyph < count; glyph++) {
-            int index = post.u16(34 + 2 * glyph);
+            int index = post.u16(INDICES + 2 * glyph);
             if (index >= STANDARD_NAMES + names) {
                 findings.add("post", "gives glyph " + glyph + " the name " + index + " of " + (STANDARD_NAMES + names));
                 return;

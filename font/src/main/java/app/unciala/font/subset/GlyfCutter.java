@@ -4,12 +4,13 @@ import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.glyf.CompositeGlyph;
 import app.unciala.font.glyf.GlyfTable;
+import app.unciala.font.glyf.GlyphHeader;
 import app.unciala.font.layout.GlyphMap;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.variation.GvarTable;
 
 /** Writes {@code glyf}, {@code loca} and {@code gvar} for fewer glyphs. */
 final class GlyfCutter {
-    private static final int HAS_INSTRUCTIONS = 0x0100;
     private final GlyphMap map;
     private final boolean hinting;
 
@@ -27,7 +28,7 @@ final class GlyfCutter {
             if (map.kept().get(before)) {
                 ByteView bytes = table.glyph(before);
                 if (bytes.length() > 0) {
-                    glyf.bytes(bytes.i16(0) < 0 ? composite(bytes) : simple(bytes))
+                    glyf.bytes(GlyphHeader.isComposite(bytes) ? composite(bytes) : simple(bytes))
                             .pad4();
                 }
             }
@@ -37,8 +38,8 @@ final class GlyfCutter {
     }
 
     private byte[] simple(ByteView glyph) {
-        int contours = glyph.u16(0);
-        int lengthAt = 10 + 2 * contours;
+        int contours = GlyphHeader.contours(glyph);
+        int lengthAt = GlyphHeader.LENGTH + 2 * contours;
         if (hinting || contours == 0) {
             return glyph.toArray();
         }
@@ -52,52 +53,47 @@ final class GlyfCutter {
 
     /** The same components under their new numbers. */
     private byte[] composite(ByteView glyph) {
-        CompositeGlyph read = CompositeGlyph.read(glyph, 10);
+        CompositeGlyph read = CompositeGlyph.read(glyph, GlyphHeader.LENGTH);
         ByteSink out = new ByteSink(glyph.length());
         out.bytes(hinting ? glyph : glyph.slice(0, read.end()));
-        int at = 10;
+        int at = GlyphHeader.LENGTH;
         for (CompositeGlyph.Component part : read.components()) {
             int flags = glyph.u16(at);
             if (!hinting) {
-                out.putU16(at, flags & ~HAS_INSTRUCTIONS);
+                out.putU16(at, flags & ~CompositeGlyph.HAS_INSTRUCTIONS);
             }
-            out.putU16(at + 2, Math.max(0, map.after(part.glyph())));
+            out.putU16(at + CompositeGlyph.GLYPH, Math.max(0, map.after(part.glyph())));
             at += CompositeGlyph.recordLength(flags);
         }
         return out.toArray();
     }
 
     /** {@code gvar} with the deltas of kept glyphs (OpenType 1.9, "gvar"); shared tuples stay. */
-    byte[] variations(ByteView gvar) {
-        int glyphs = gvar.u16(12);
-        boolean isLong = (gvar.u16(14) & 1) != 0;
-        int dataAt = gvar.offset32(16);
-        int sharedAt = gvar.offset32(8);
-        int sharedLength = gvar.u16(6) * gvar.u16(4) * 2;
+    byte[] variations(GvarTable gvar) {
         ByteSink data = new ByteSink(1 << 14);
         int[] offsets = new int[map.size() + 1];
         for (int glyph = 0; glyph < map.size(); glyph++) {
             int before = map.before(glyph);
-            if (before < glyphs && map.kept().get(before)) {
-                int from = offset(gvar, before, isLong);
-                int to = offset(gvar, before + 1, isLong);
-                data.bytes(gvar.slice(dataAt + from, to - from));
+            if (map.kept().get(before)) {
+                data.bytes(gvar.variations(before));
                 if (data.size() % 2 != 0) {
                     data.u8(0);
                 }
             }
             offsets[glyph + 1] = data.size();
         }
-        boolean isShort = data.size() <= GlyfTable.MAX_SHORT;
-        ByteSink out = new ByteSink(data.size());
-        int newSharedAt = 20 + (isShort ? 2 : 4) * offsets.length;
-        out.bytes(gvar.slice(0, 8)).u32(newSharedAt).u16(map.size()).u16((gvar.u16(14) & ~1) | (isShort ? 0 : 1));
-        out.u32(newSharedAt + sharedLength);
-        out.bytes(GlyfTable.offsets(offsets, !isShort));
-        return out.bytes(gvar.slice(sharedAt, sharedLength)).bytes(data).toArray();
-    }
-
-    private static int offset(ByteView gvar, int glyph, boolean isLong) {
-        return isLong ? gvar.offset32(20 + 4 * glyph) : 2 * gvar.u16(20 + 2 * glyph);
+        boolean isLong = data.size() > GlyfTable.MAX_SHORT;
+        ByteView shared = gvar.sharedTuples();
+        int sharedAt = GvarTable.OFFSETS + (isLong ? 4 : 2) * offsets.length;
+        return new ByteSink(data.size())
+                .bytes(gvar.table().slice(0, GvarTable.SHARED_TUPLES_OFFSET))
+                .u32(sharedAt)
+                .u16(map.size())
+                .u16((gvar.flags() & ~GvarTable.LONG_OFFSETS) | (isLong ? GvarTable.LONG_OFFSETS : 0))
+                .u32(sharedAt + shared.length())
+                .bytes(GlyfTable.offsets(offsets, isLong))
+                .bytes(shared)
+                .bytes(data)
+                .toArray();
     }
 }

@@ -5,6 +5,7 @@ import app.unciala.font.cff.CffOutlines;
 import app.unciala.font.color.ColorLayers;
 import app.unciala.font.glyf.CompositeGlyph;
 import app.unciala.font.glyf.GlyfTable;
+import app.unciala.font.glyf.GlyphHeader;
 import app.unciala.font.layout.closure.MathVariants;
 import app.unciala.font.layout.closure.SubstitutionClosure;
 import app.unciala.font.sfnt.Sfnt;
@@ -68,8 +69,8 @@ record GlyphClosure(BitSet inText, BitSet all) {
     }
 
     private static void components(ByteView bytes, IntConsumer found) {
-        if (bytes.length() > 0 && bytes.i16(0) < 0) {
-            CompositeGlyph.read(bytes, 10).components().forEach(part -> found.accept(part.glyph()));
+        if (GlyphHeader.isComposite(bytes)) {
+            CompositeGlyph.read(bytes, GlyphHeader.LENGTH).components().forEach(part -> found.accept(part.glyph()));
         }
     }
 }

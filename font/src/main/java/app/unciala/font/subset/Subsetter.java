@@ -19,7 +19,9 @@ import app.unciala.font.table.MaxpTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameWriter;
 import app.unciala.font.table.Os2Table;
+import app.unciala.font.table.PostTable;
 import app.unciala.font.table.VariationSequences;
+import app.unciala.font.variation.GvarTable;
 import java.util.BitSet;
 import java.util.List;
 import java.util.NavigableMap;
@@ -128,7 +130,9 @@ public final class Subsetter {
         }
         GlyfCutter cutter = new GlyfCutter(map, hinting);
         Sfnt cut = cutter.cut(face);
-        return face.table("gvar").isPresent() ? cut.with("gvar", cutter.variations(face.require("gvar"))) : cut;
+        return face.table("gvar").isPresent()
+                ? cut.with("gvar", cutter.variations(new GvarTable(face.require("gvar"))))
+                : cut;
     }
 
     /** Where GPOS has kerning, no browser looks at the old table. */
@@ -159,18 +163,19 @@ public final class Subsetter {
 
     /** Version 3 of {@code post}: the same metrics, no names. */
     private static byte[] withoutGlyphNames(Sfnt face) {
-        byte[] post = new byte[32];
-        face.table("post").filter(table -> table.length() >= 32).ifPresent(table -> table.copyTo(0, post, 0, 32));
-        post[0] = 0;
-        post[1] = 3;
-        post[2] = 0;
-        post[3] = 0;
-        return post;
+        ByteSink post = new ByteSink();
+        face.table("post")
+                .filter(table -> table.length() >= PostTable.HEADER)
+                .ifPresentOrElse(
+                        table -> post.bytes(table.slice(0, PostTable.HEADER)),
+                        () -> post.bytes(new byte[PostTable.HEADER]));
+        post.putU32(0, PostTable.NO_NAMES);
+        return post.toArray();
     }
 
     private static byte[] withCharacterRange(ByteView os2, NavigableMap<Integer, Integer> mapping) {
         ByteSink changed = new ByteSink().bytes(os2);
-        if (os2.length() >= 68) {
+        if (os2.length() >= Os2Table.LAST_CHAR_INDEX + 2) {
             changed.putU16(Os2Table.FIRST_CHAR_INDEX, Math.min(0xFFFF, mapping.firstKey()));
             changed.putU16(Os2Table.LAST_CHAR_INDEX, Math.min(0xFFFF, mapping.lastKey()));
         }

@@ -14,7 +14,25 @@ import java.util.Set;
  */
 public final class CmapTable {
     private static final int LAST_CODE_POINT = 0x10FFFF;
-    private static final Set<Integer> READABLE = Set.of(0, 4, 6, 10, 12, 13);
+    /** Formats: a byte for each code, segments, lists of 16 and of 32 bits, groups. */
+    private static final int BYTES = 0;
+
+    private static final int SEGMENTS = 4;
+    private static final int LIST = 6;
+    private static final int LONG_LIST = 10;
+    private static final int GROUPS = 12;
+    private static final int GROUPS_OF_ONE_GLYPH = 13;
+    private static final Set<Integer> READABLE = Set.of(BYTES, SEGMENTS, LIST, LONG_LIST, GROUPS, GROUPS_OF_ONE_GLYPH);
+
+    private static final int BYTES_AT = 6;
+    /** In a list: the first code, how many follow, and their glyphs. */
+    private static final int LIST_FIRST = 6;
+
+    private static final int LIST_COUNT = 8;
+    private static final int LIST_AT = 10;
+    private static final int LONG_LIST_FIRST = 12;
+    private static final int LONG_LIST_COUNT = 16;
+    private static final int LONG_LIST_AT = 20;
 
     private int[] codePoints = new int[256];
     private int[] glyphs = new int[256];
@@ -96,21 +114,23 @@ public final class CmapTable {
     private void fromMacRoman() {
         for (int i = 0; i < size; i++) {
             byte[] code = {(byte) codePoints[i]};
-            codePoints[i] =
-                    codePoints[i] < 0x80 ? codePoints[i] : new String(code, NameTable.charset(1, 0)).codePointAt(0);
+            codePoints[i] = codePoints[i] < 0x80
+                    ? codePoints[i]
+                    : new String(code, NameTable.charset(NameTable.MACINTOSH)).codePointAt(0);
         }
     }
 
     private static Optional<Subtable> bestSubtable(ByteView table) {
-        int count = table.u16(2);
+        CmapDirectory directory = new CmapDirectory(table);
+        int count = directory.count();
         Subtable best = null;
         int bestRank = 0;
         for (int i = 0; i < count; i++) {
-            int rank = rank(table.u16(4 + 8 * i), table.u16(6 + 8 * i));
+            int rank = rank(directory.platform(i), directory.encoding(i));
             if (rank > bestRank) {
-                ByteView subtable = table.from(table.offset32(8 + 8 * i));
+                ByteView subtable = directory.subtable(i);
                 if (READABLE.contains(subtable.u16(0))) {
-                    best = new Subtable(subtable, table.u16(4 + 8 * i) == 1);
+                    best = new Subtable(subtable, directory.platform(i) == NameTable.MACINTOSH);
                     bestRank = rank;
                 }
             }
@@ -118,11 +138,22 @@ public final class CmapTable {
         return Optional.ofNullable(best);
     }
 
+    /** All of Unicode before its Basic Multilingual Plane, that before symbols, and the old Macintosh platform last. */
     private static int rank(int platform, int encoding) {
         return switch (platform) {
-            case 3 -> encoding == 10 ? 9 : encoding == 1 ? 7 : encoding == 0 ? 3 : 0;
-            case 0 -> encoding == 4 || encoding == 6 ? 8 : encoding < 4 ? 6 : 0;
-            case 1 -> encoding == 0 ? 1 : 0;
+            case NameTable.WINDOWS ->
+                switch (encoding) {
+                    case CmapDirectory.WINDOWS_FULL -> 9;
+                    case CmapDirectory.WINDOWS_BMP -> 7;
+                    case CmapDirectory.SYMBOL -> 3;
+                    default -> 0;
+                };
+            case NameTable.UNICODE ->
+                switch (encoding) {
+                    case CmapDirectory.UNICODE_FULL, CmapDirectory.UNICODE_FULL_LAST_RESORT -> 8;
+                    default -> encoding <= CmapDirectory.UNICODE_BMP ? 6 : 0;
+                };
+            case NameTable.MACINTOSH -> encoding == CmapDirectory.MAC_ROMAN ? 1 : 0;
             default -> 0;
         };
     }
@@ -130,20 +161,21 @@ public final class CmapTable {
     private void fill(ByteView table, int numGlyphs) {
         int format = table.u16(0);
         switch (format) {
-            case 0 -> {
+            case BYTES -> {
                 for (int code = 0; code < 256; code++) {
-                    add(code, table.u8(6 + code), numGlyphs);
+                    add(code, table.u8(BYTES_AT + code), numGlyphs);
                 }
             }
-            case 4 -> fillFormat4(table, numGlyphs);
-            case 6 -> fillTrimmed(table, table.u16(6), table.u16(8), 10, numGlyphs);
-            case 10 -> fillTrimmed(table, table.i32(12), table.i32(16), 20, numGlyphs);
-            case 12, 13 -> fillGroups(table, format == 12, numGlyphs);
+            case SEGMENTS -> fillSegments(new CmapSegments(table), numGlyphs);
+            case LIST -> fillList(table, table.u16(LIST_FIRST), table.u16(LIST_COUNT), LIST_AT, numGlyphs);
+            case LONG_LIST ->
+                fillList(table, table.i32(LONG_LIST_FIRST), table.i32(LONG_LIST_COUNT), LONG_LIST_AT, numGlyphs);
+            case GROUPS, GROUPS_OF_ONE_GLYPH -> fillGroups(new CmapGroups(table), format == GROUPS, numGlyphs);
             default -> throw new FontException("cmap", -1, "has a subtable of unknown format " + format);
         }
     }
 
-    private void fillTrimmed(ByteView table, int first, int count, int at, int numGlyphs) {
+    private void fillList(ByteView table, int first, int count, int at, int numGlyphs) {
         if (first < 0 || count < 0 || (long) first + count > LAST_CODE_POINT + 1L) {
             throw new FontException("cmap", at, "maps code points past U+10FFFF");
         }
@@ -152,53 +184,44 @@ public final class CmapTable {
         }
     }
 
-    private void fillFormat4(ByteView table, int numGlyphs) {
-        int segX2 = table.u16(6) & ~1;
-        int endAt = 14;
-        int startAt = endAt + segX2 + 2;
-        int deltaAt = startAt + segX2;
-        int rangeAt = deltaAt + segX2;
+    private void fillSegments(CmapSegments segments, int numGlyphs) {
         int next = 0;
-        for (int i = 0; i < segX2; i += 2) {
-            int end = table.u16(endAt + i);
-            int start = Math.max(table.u16(startAt + i), next);
-            int first = table.u16(startAt + i);
-            int delta = table.u16(deltaAt + i);
-            int range = table.u16(rangeAt + i);
-            for (int code = start; code <= end && code < 0xFFFF; code++) {
-                int glyph;
-                if (range == 0 || range == 0xFFFF) {
-                    glyph = code + delta & 0xFFFF;
-                } else {
-                    int at = rangeAt + i + range + 2 * (code - first);
-                    if (at + 2 > table.length()) {
+        for (int i = 0; i < segments.count(); i++) {
+            int end = segments.end(i);
+            int offset = segments.offset(i);
+            // Old tools left 0xFFFF in the last segment, which draws nothing.
+            boolean byDelta = offset == 0 || offset == 0xFFFF;
+            for (int code = Math.max(segments.start(i), next); code <= end && code < 0xFFFF; code++) {
+                int number = code;
+                if (!byDelta) {
+                    int at = segments.listedAt(i, offset, code);
+                    if (at + 2 > segments.table().length()) {
                         break;
                     }
-                    glyph = table.u16(at);
-                    glyph = glyph == 0 ? 0 : glyph + delta & 0xFFFF;
+                    number = segments.table().u16(at);
                 }
-                add(code, glyph, numGlyphs);
+                add(code, !byDelta && number == 0 ? 0 : segments.shifted(number, i), numGlyphs);
             }
             next = Math.max(next, end + 1);
         }
     }
 
-    private void fillGroups(ByteView table, boolean running, int numGlyphs) {
-        long groups = table.u32(12);
-        if (16 + groups * 12 > table.length()) {
-            throw new FontException("cmap", 12, "says it has " + groups + " groups, more than fit in it");
+    private void fillGroups(CmapGroups groups, boolean rising, int numGlyphs) {
+        long count = groups.count();
+        if (CmapGroups.GROUPS + count * CmapGroups.GROUP > groups.table().length()) {
+            throw new FontException("cmap", CmapGroups.COUNT, "says it has " + count + " groups, more than fit in it");
         }
         long next = 0;
-        for (int i = 0; i < groups; i++) {
-            int at = 16 + 12 * i;
-            long start = table.u32(at);
-            long end = table.u32(at + 4);
+        for (int i = 0; i < count; i++) {
+            long start = groups.start(i);
+            long end = groups.end(i);
             if (end > LAST_CODE_POINT || start > end) {
-                throw new FontException("cmap", at, "has a group from " + start + " to " + end);
+                throw new FontException(
+                        "cmap", CmapGroups.GROUPS + CmapGroups.GROUP * i, "has a group from " + start + " to " + end);
             }
-            long glyph = table.u32(at + 8);
+            long glyph = groups.glyph(i);
             for (long code = Math.max(start, next); code <= end; code++) {
-                long drawn = running ? glyph + (code - start) : glyph;
+                long drawn = rising ? glyph + (code - start) : glyph;
                 add((int) code, (int) Math.min(drawn, Integer.MAX_VALUE), numGlyphs);
             }
             next = Math.max(next, end + 1);

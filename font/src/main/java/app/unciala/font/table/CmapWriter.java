@@ -27,16 +27,16 @@ public final class CmapWriter {
     public static byte[] write(SortedMap<Integer, Integer> mapping, VariationSequences sequences) {
         List<Subtable> subtables = new ArrayList<>();
         if (!sequences.isEmpty()) {
-            subtables.add(new Subtable(0, 5, sequences.write()));
+            subtables.add(new Subtable(NameTable.UNICODE, CmapDirectory.VARIATION_SEQUENCES, sequences.write()));
         }
-        subtables.add(new Subtable(3, 1, format4(mapping.headMap(0xFFFF))));
+        subtables.add(new Subtable(NameTable.WINDOWS, CmapDirectory.WINDOWS_BMP, format4(mapping.headMap(0xFFFF))));
         if (mapping.lastKey() > 0xFFFF) {
-            subtables.add(new Subtable(3, 10, format12(runs(mapping))));
+            subtables.add(new Subtable(NameTable.WINDOWS, CmapDirectory.WINDOWS_FULL, format12(runs(mapping))));
         }
-        ByteSink out = new ByteSink().u16(0).u16(subtables.size());
-        int at = 4 + 8 * subtables.size();
+        ByteSink out = CmapDirectory.header(subtables.size());
+        int at = CmapDirectory.length(subtables.size());
         for (Subtable subtable : subtables) {
-            out.u16(subtable.platform()).u16(subtable.encoding()).u32(at);
+            CmapDirectory.write(out, subtable.platform(), subtable.encoding(), at);
             at += subtable.bytes().length;
         }
         subtables.forEach(subtable -> out.bytes(subtable.bytes()));
@@ -131,7 +131,11 @@ public final class CmapWriter {
 
     private static byte[] format12(List<Run> runs) {
         ByteSink out = new ByteSink();
-        out.u16(12).u16(0).u32(16 + 12L * runs.size()).u32(0).u32(runs.size());
+        out.u16(12)
+                .u16(0)
+                .u32(CmapGroups.GROUPS + (long) CmapGroups.GROUP * runs.size())
+                .u32(0)
+                .u32(runs.size());
         runs.forEach(run -> out.u32(run.first()).u32(run.last()).u32(run.glyph()));
         return out.toArray();
     }

@@ -18,36 +18,56 @@ public record HeadTable(
         int yMax,
         int macStyle,
         int indexToLocFormat) {
-    /** Where {@code macStyle} stands, in bytes from the start of the table. */
+    /** Where fields stand, in bytes from the start of the table. */
+    public static final int CHECKSUM_ADJUSTMENT = 8;
+
+    public static final int MAGIC_NUMBER = 12;
+    public static final int FLAGS = 16;
+    public static final int UNITS_PER_EM = 18;
+    public static final int X_MIN = 36;
+    public static final int Y_MIN = 38;
+    public static final int X_MAX = 40;
+    public static final int Y_MAX = 42;
     public static final int MAC_STYLE = 44;
+    public static final int INDEX_TO_LOC_FORMAT = 50;
+    public static final int GLYPH_DATA_FORMAT = 52;
+    private static final int FONT_REVISION = 4;
+
+    /** What {@code magicNumber} has to be. */
+    public static final int MAGIC = 0x5F0F3CF5;
+
+    /** Bits of {@code macStyle}. */
+    public static final int BOLD = 1;
+
+    public static final int ITALIC = 1 << 1;
 
     public static HeadTable read(Sfnt face) {
         ByteView table = face.require("head");
-        int unitsPerEm = table.u16(18);
+        int unitsPerEm = table.u16(UNITS_PER_EM);
         if (unitsPerEm == 0) {
-            throw new FontException("head", 18, "says there are no units to the em");
+            throw new FontException("head", UNITS_PER_EM, "says there are no units to the em");
         }
-        int locFormat = table.u16(50);
+        int locFormat = table.u16(INDEX_TO_LOC_FORMAT);
         if (locFormat > 1) {
-            throw new FontException("head", 50, "names an unknown loca format " + locFormat);
+            throw new FontException("head", INDEX_TO_LOC_FORMAT, "names an unknown loca format " + locFormat);
         }
         return new HeadTable(
-                table.fixed(4),
-                table.u16(16),
+                table.fixed(FONT_REVISION),
+                table.u16(FLAGS),
                 unitsPerEm,
-                table.i16(36),
-                table.i16(38),
-                table.i16(40),
-                table.i16(42),
+                table.i16(X_MIN),
+                table.i16(Y_MIN),
+                table.i16(X_MAX),
+                table.i16(Y_MAX),
                 table.u16(MAC_STYLE),
                 locFormat);
     }
 
     public boolean isBold() {
-        return (macStyle & 1) != 0;
+        return (macStyle & BOLD) != 0;
     }
 
     public boolean isItalic() {
-        return (macStyle & 2) != 0;
+        return (macStyle & ITALIC) != 0;
     }
 }

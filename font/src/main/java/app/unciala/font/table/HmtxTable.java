@@ -7,6 +7,11 @@ import app.unciala.font.sfnt.Sfnt;
 
 /** {@code hmtx} or {@code vmtx}: the advance and the leading side bearing of every glyph, in font units. */
 public record HmtxTable(int[] advances, int[] leftSideBearings) {
+    /** The bytes of an advance with its side bearing; glyphs at the end, whose advance is the last one, have a bearing only. */
+    private static final int METRIC = 4;
+
+    private static final int BEARING = 2;
+
     public static HmtxTable read(Sfnt face) {
         return read(
                 face.require("hmtx"),
@@ -14,37 +19,37 @@ public record HmtxTable(int[] advances, int[] leftSideBearings) {
                 MaxpTable.read(face).numGlyphs());
     }
 
-    /** Where {@code hhea} and {@code vhea} say how many advances there are. */
-    private static final int COUNT_IN_HEADER = 34;
-
     /** The metrics in one direction, such as those of {@code vmtx} with {@code vhea}. */
     public static HmtxTable read(Sfnt face, String header, String table) {
         return read(
                 face.require(table),
-                face.require(header).u16(COUNT_IN_HEADER),
+                face.require(header).u16(HheaTable.NUMBER_OF_METRICS),
                 MaxpTable.read(face).numGlyphs());
     }
 
     /** A face with these metrics in one direction. */
     public Sfnt replaceIn(Sfnt face, String header, String table) {
         ByteSink changed = new ByteSink().bytes(face.require(header));
-        changed.putU16(COUNT_IN_HEADER, numberOfHMetrics());
+        changed.putU16(HheaTable.NUMBER_OF_METRICS, numberOfHMetrics());
         return face.with(table, write()).with(header, changed.toArray());
     }
 
     public static HmtxTable read(ByteView table, int numberOfHMetrics, int numGlyphs) {
         if (numberOfHMetrics == 0 || numberOfHMetrics > numGlyphs) {
-            throw new FontException("hhea", 34, "gives " + numberOfHMetrics + " advances for " + numGlyphs + " glyphs");
+            throw new FontException(
+                    "hhea",
+                    HheaTable.NUMBER_OF_METRICS,
+                    "gives " + numberOfHMetrics + " advances for " + numGlyphs + " glyphs");
         }
         int[] advances = new int[numGlyphs];
         int[] bearings = new int[numGlyphs];
         for (int glyph = 0; glyph < numberOfHMetrics; glyph++) {
-            advances[glyph] = table.u16(4 * glyph);
-            bearings[glyph] = table.i16(4 * glyph + 2);
+            advances[glyph] = table.u16(METRIC * glyph);
+            bearings[glyph] = table.i16(METRIC * glyph + BEARING);
         }
         for (int glyph = numberOfHMetrics; glyph < numGlyphs; glyph++) {
             advances[glyph] = advances[numberOfHMetrics - 1];
-            bearings[glyph] = table.i16(4 * numberOfHMetrics + 2 * (glyph - numberOfHMetrics));
+            bearings[glyph] = table.i16(METRIC * numberOfHMetrics + BEARING * (glyph - numberOfHMetrics));
         }
         return new HmtxTable(advances, bearings);
     }
@@ -60,7 +65,7 @@ public record HmtxTable(int[] advances, int[] leftSideBearings) {
 
     public byte[] write() {
         int metrics = numberOfHMetrics();
-        ByteSink out = new ByteSink(4 * advances.length);
+        ByteSink out = new ByteSink(METRIC * advances.length);
         for (int glyph = 0; glyph < advances.length; glyph++) {
             if (glyph < metrics) {
                 out.u16(advances[glyph]);

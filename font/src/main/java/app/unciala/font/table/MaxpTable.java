@@ -8,10 +8,13 @@ public record MaxpTable(int numGlyphs) {
     /** Where {@code numGlyphs} stands, in bytes from the start of the table. */
     public static final int NUM_GLYPHS = 4;
 
+    /** The version of a face with CFF outlines, which says nothing but how many glyphs there are. */
+    public static final int CFF_VERSION = 0x00005000;
+
     public static MaxpTable read(Sfnt face) {
         int numGlyphs = face.require("maxp").u16(NUM_GLYPHS);
         if (numGlyphs == 0) {
-            throw new FontException("maxp", 4, "says there are no glyphs");
+            throw new FontException("maxp", NUM_GLYPHS, "says there are no glyphs");
         }
         return new MaxpTable(numGlyphs);
     }

@@ -36,20 +36,50 @@ public record NameTable(List<NameRecord> records) {
     public static final int WWS_SUBFAMILY = 22;
     public static final int VARIATIONS_PREFIX = 25;
 
+    /** Platforms, as {@code cmap} numbers them too. */
+    public static final int UNICODE = 0;
+
+    public static final int MACINTOSH = 1;
+    public static final int WINDOWS = 3;
+    /** The encoding of names on the Windows platform: the Basic Multilingual Plane, or all of Unicode, in UTF-16. */
+    public static final int WINDOWS_UNICODE = 1;
+
+    public static final int US_ENGLISH = 0x409;
+    /** The lower byte of the languages of the Windows platform that are English. */
+    private static final int ENGLISH = 0x09;
+
+    private static final int MACINTOSH_ENGLISH = 0;
+
+    /** Where fields stand, in bytes from the start of the table. */
+    public static final int COUNT = 2;
+
+    public static final int STORAGE_OFFSET = 4;
+    public static final int RECORDS = 6;
+    public static final int RECORD = 12;
+    private static final int ENCODING = 2;
+    private static final int LANGUAGE = 4;
+    private static final int NAME_ID = 6;
+    private static final int LENGTH = 8;
+    private static final int OFFSET = 10;
+
     private static final Pattern CONTROLS = Pattern.compile("[\\p{Cc}&&[^\n\t]]");
     private static final int MAX_TEXT = 100_000;
-    private static final int US_ENGLISH = 0x409;
     /** From here on a language is the number of a tag in the table itself (version 1). */
     static final int FIRST_LANGUAGE_TAG = 0x8000;
 
     /** One record; {@code text} is decoded and stripped of control characters at its ends. */
     public record NameRecord(int platform, int encoding, int language, int nameId, String text) {
+        /** A record of the Windows platform in American English. */
+        public static NameRecord english(int nameId, String text) {
+            return new NameRecord(WINDOWS, WINDOWS_UNICODE, US_ENGLISH, nameId, text);
+        }
+
         /** English on the Windows platform first, then other English, then whatever there is. */
         private int rank() {
-            if (platform == 3) {
-                return language == US_ENGLISH ? 0 : (language & 0xFF) == 0x09 ? 1 : 4;
+            if (platform == WINDOWS) {
+                return language == US_ENGLISH ? 0 : (language & 0xFF) == ENGLISH ? 1 : 4;
             }
-            return platform == 0 ? 2 : language == 0 ? 3 : 5;
+            return platform == UNICODE ? 2 : language == MACINTOSH_ENGLISH ? 3 : 5;
         }
     }
 
@@ -60,28 +90,29 @@ public record NameTable(List<NameRecord> records) {
     /** The names, or none: a record that points outside its table is left out rather than failing the font. */
     public static NameTable read(Sfnt face) {
         return face.table("name")
-                .filter(t -> t.length() >= 6)
+                .filter(table -> table.length() >= RECORDS)
                 .map(NameTable::read)
                 .orElse(new NameTable(List.of()));
     }
 
     private static NameTable read(ByteView table) {
-        int count = table.u16(2);
-        int storage = table.u16(4);
+        int count = table.u16(COUNT);
+        int storage = table.u16(STORAGE_OFFSET);
         List<NameRecord> records = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            int at = 6 + 12 * i;
-            if (at + 12 > table.length()) {
+            int at = RECORDS + RECORD * i;
+            if (at + RECORD > table.length()) {
                 break;
             }
-            int length = table.u16(at + 8);
-            int start = storage + table.u16(at + 10);
+            int length = table.u16(at + LENGTH);
+            int start = storage + table.u16(at + OFFSET);
             if (length > MAX_TEXT || start + length > table.length()) {
                 continue;
             }
-            String text = table.text(start, length, charset(table.u16(at), table.u16(at + 2)));
+            int platform = table.u16(at);
+            String text = clean(table.text(start, length, charset(platform)));
             records.add(new NameRecord(
-                    table.u16(at), table.u16(at + 2), table.u16(at + 4), table.u16(at + 6), clean(text)));
+                    platform, table.u16(at + ENCODING), table.u16(at + LANGUAGE), table.u16(at + NAME_ID), text));
         }
         return new NameTable(records);
     }
@@ -97,16 +128,16 @@ public record NameTable(List<NameRecord> records) {
     /** Without the records of the old Macintosh platform that say what a record of the Windows platform says too. */
     public NameTable withoutRepeats() {
         Set<String> said = records.stream()
-                .filter(record -> record.platform() == 3)
+                .filter(record -> record.platform() == WINDOWS)
                 .map(record -> record.nameId() + record.text())
                 .collect(Collectors.toSet());
         return new NameTable(records.stream()
-                .filter(record -> record.platform() != 1 || !said.contains(record.nameId() + record.text()))
+                .filter(record -> record.platform() != MACINTOSH || !said.contains(record.nameId() + record.text()))
                 .toList());
     }
 
-    static Charset charset(int platform, int encoding) {
-        if (platform == 1) {
+    static Charset charset(int platform) {
+        if (platform == MACINTOSH) {
             return Charset.isSupported("x-MacRoman") ? Charset.forName("x-MacRoman") : StandardCharsets.ISO_8859_1;
         }
         return StandardCharsets.UTF_16BE;

@@ -1,5 +1,6 @@
 package app.unciala.font.table;
 
+import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.table.NameTable.NameRecord;
 import java.nio.charset.StandardCharsets;
@@ -17,18 +18,20 @@ public final class NameWriter {
     /**
      * Writes the records, each text in the encoding of its platform.
      *
-     * @throws app.unciala.font.FontException if the texts take more than 65535 bytes
+     * @throws FontException if the texts take more than 65535 bytes
      */
     public static byte[] write(List<NameRecord> records) {
         List<NameRecord> sorted = records.stream()
                 // These name their languages by tags of a table of version 1, which is not written.
-                .filter(record -> record.platform() == 1 || record.language() < NameTable.FIRST_LANGUAGE_TAG)
+                .filter(record ->
+                        record.platform() == NameTable.MACINTOSH || record.language() < NameTable.FIRST_LANGUAGE_TAG)
                 .sorted(Comparator.comparingInt(NameRecord::platform)
                         .thenComparingInt(NameRecord::encoding)
                         .thenComparingInt(NameRecord::language)
                         .thenComparingInt(NameRecord::nameId))
                 .toList();
-        ByteSink out = new ByteSink().u16(0).u16(sorted.size()).u16(6 + 12 * sorted.size());
+        ByteSink out =
+                new ByteSink().u16(0).u16(sorted.size()).u16(NameTable.RECORDS + NameTable.RECORD * sorted.size());
         ByteSink storage = new ByteSink();
         Map<String, Integer> stored = new HashMap<>();
         for (NameRecord record : sorted) {
@@ -40,7 +43,7 @@ public final class NameWriter {
                 return place;
             });
             if (storage.size() > MAX_STORAGE) {
-                throw new app.unciala.font.FontException("name", -1, "has texts of more than 65535 bytes");
+                throw new FontException("name", -1, "has texts of more than 65535 bytes");
             }
             out.u16(record.platform())
                     .u16(record.encoding())
@@ -52,6 +55,6 @@ public final class NameWriter {
     }
 
     private static byte[] encoded(NameRecord record) {
-        return record.text().getBytes(NameTable.charset(record.platform(), record.encoding()));
+        return record.text().getBytes(NameTable.charset(record.platform()));
     }
 }

@@ -26,13 +26,50 @@ public record Os2Table(
         int typoLineGap,
         int winAscent,
         int winDescent) {
-    /** Where fields stand that are written anew, in bytes from the start of the table. */
+    /** Where fields stand, in bytes from the start of the table. */
     public static final int WEIGHT_CLASS = 4;
 
     public static final int WIDTH_CLASS = 6;
+    public static final int FS_TYPE = 8;
+    public static final int SUBSCRIPT_X_SIZE = 10;
+    public static final int SUBSCRIPT_Y_SIZE = 12;
+    public static final int SUBSCRIPT_X_OFFSET = 14;
+    public static final int SUBSCRIPT_Y_OFFSET = 16;
+    public static final int SUPERSCRIPT_X_SIZE = 18;
+    public static final int SUPERSCRIPT_Y_SIZE = 20;
+    public static final int SUPERSCRIPT_X_OFFSET = 22;
+    public static final int SUPERSCRIPT_Y_OFFSET = 24;
+    public static final int STRIKEOUT_SIZE = 26;
+    public static final int STRIKEOUT_POSITION = 28;
+    public static final int PANOSE = 32;
+    /** The first of four numbers of 32 bits. */
+    public static final int UNICODE_RANGES = 42;
+
+    private static final int VENDOR_ID = 58;
     public static final int FS_SELECTION = 62;
     public static final int FIRST_CHAR_INDEX = 64;
     public static final int LAST_CHAR_INDEX = 66;
+    public static final int TYPO_ASCENDER = 68;
+    public static final int TYPO_DESCENDER = 70;
+    public static final int TYPO_LINE_GAP = 72;
+    public static final int WIN_ASCENT = 74;
+    public static final int WIN_DESCENT = 76;
+    /** The first of two numbers of 32 bits; from version 1 on. */
+    public static final int CODE_PAGE_RANGES = 78;
+    /** From version 2 on. */
+    public static final int X_HEIGHT = 86;
+
+    public static final int CAP_HEIGHT = 88;
+    /** From version 5 on, as the field after it. */
+    private static final int LOWER_OPTICAL_SIZE = 96;
+
+    private static final int UPPER_OPTICAL_SIZE = 98;
+
+    /** The bytes of {@code panose}. */
+    public static final int PANOSE_LENGTH = 10;
+
+    /** The bytes of the table, by version. */
+    private static final List<Integer> LENGTHS = List.of(78, 86, 96, 96, 96, 100);
 
     /** Bits of {@code fsSelection}. */
     public static final int ITALIC = 1;
@@ -46,26 +83,45 @@ public record Os2Table(
      * The table, or nothing where there is none, or where it is shorter than version 0, as in some old TrueType fonts.
      */
     public static Optional<Os2Table> read(Sfnt face) {
-        return face.table("OS/2").filter(table -> table.length() >= 78).map(Os2Table::read);
+        return face.table("OS/2")
+                .filter(table -> table.length() >= LENGTHS.get(0))
+                .map(Os2Table::read);
     }
 
     private static Os2Table read(ByteView table) {
         return new Os2Table(
                 table.u16(0),
-                List.of(table.i32(42), table.i32(46), table.i32(50), table.i32(54)),
+                IntStream.range(0, 4)
+                        .mapToObj(i -> table.i32(UNICODE_RANGES + 4 * i))
+                        .toList(),
                 table.u16(FIRST_CHAR_INDEX),
                 table.u16(LAST_CHAR_INDEX),
                 table.u16(WEIGHT_CLASS),
                 table.u16(WIDTH_CLASS),
-                table.u16(8),
-                IntStream.range(32, 42).map(table::u8).boxed().toList(),
-                table.text(58, 4, StandardCharsets.ISO_8859_1).strip(),
+                table.u16(FS_TYPE),
+                IntStream.range(PANOSE, PANOSE + PANOSE_LENGTH)
+                        .map(table::u8)
+                        .boxed()
+                        .toList(),
+                table.text(VENDOR_ID, 4, StandardCharsets.ISO_8859_1).strip(),
                 table.u16(FS_SELECTION),
-                table.i16(68),
-                table.i16(70),
-                table.i16(72),
-                table.u16(74),
-                table.u16(76));
+                table.i16(TYPO_ASCENDER),
+                table.i16(TYPO_DESCENDER),
+                table.i16(TYPO_LINE_GAP),
+                table.u16(WIN_ASCENT),
+                table.u16(WIN_DESCENT));
+    }
+
+    /** How many bytes a version of the table has; nothing for a version that is not known. */
+    public static Optional<Integer> lengthOf(int version) {
+        return version < LENGTHS.size() ? Optional.of(LENGTHS.get(version)) : Optional.empty();
+    }
+
+    /** The least and the greatest size that the face is drawn for, in twentieths of a point; from version 5 on. */
+    public static Optional<int[]> opticalSizes(Sfnt face) {
+        return face.table("OS/2")
+                .filter(table -> table.length() >= LENGTHS.get(5) && table.u16(0) >= 5)
+                .map(table -> new int[] {table.u16(LOWER_OPTICAL_SIZE), table.u16(UPPER_OPTICAL_SIZE)});
     }
 
     /** Whether the face says that it serves the blocks of a bit of {@code ulUnicodeRange}, 0 to 122. */

@@ -4,11 +4,13 @@ import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.sfnt.Sfnt;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.IntPredicate;
 import java.util.function.IntUnaryOperator;
+import java.util.stream.IntStream;
 
 /** Unicode variation sequences ({@code cmap} format 14): characters followed by a variation selector. */
 public record VariationSequences(List<Sequence> sequences) {
@@ -16,6 +18,21 @@ public record VariationSequences(List<Sequence> sequences) {
     public record Sequence(int selector, int character, int glyph) {}
 
     private static final int MAX_SEQUENCES = 200_000;
+
+    private static final int FORMAT = 14;
+    private static final int SELECTOR_COUNT = 6;
+    private static final int SELECTORS = 10;
+    /** A selector, and the offsets to the characters with their usual glyph and to those with one of their own. */
+    private static final int SELECTOR = 11;
+
+    private static final int USUAL_OFFSET = 3;
+    private static final int OWN_OFFSET = 7;
+    /** A first character of 24 bits, and how many follow. */
+    private static final int USUAL_RANGE = 4;
+    /** A character of 24 bits, and its glyph. */
+    private static final int OWN_GLYPH = 5;
+
+    private static final int AFTER_CHARACTER = 3;
 
     public VariationSequences {
         sequences = List.copyOf(sequences);
@@ -28,38 +45,35 @@ public record VariationSequences(List<Sequence> sequences) {
     }
 
     private static Optional<ByteView> subtable(ByteView cmap) {
-        for (int i = 0; i < cmap.u16(2); i++) {
-            if (cmap.u16(4 + 8 * i) == 0 && cmap.u16(6 + 8 * i) == 5) {
-                return Optional.of(cmap.from(cmap.offset32(8 + 8 * i))).filter(table -> table.u16(0) == 14);
-            }
-        }
-        return Optional.empty();
+        CmapDirectory directory = new CmapDirectory(cmap);
+        return IntStream.range(0, directory.count())
+                .filter(i -> directory.platform(i) == NameTable.UNICODE
+                        && directory.encoding(i) == CmapDirectory.VARIATION_SEQUENCES)
+                .mapToObj(directory::subtable)
+                .findFirst()
+                .filter(table -> table.u16(0) == FORMAT);
     }
 
     private static void read(ByteView table, List<Sequence> out) {
-        long selectors = Math.min(table.u32(6), table.length() / 11);
+        long selectors = Math.min(table.u32(SELECTOR_COUNT), table.length() / SELECTOR);
         for (int i = 0; i < selectors; i++) {
-            int record = 10 + 11 * i;
-            int selector = u24(table, record);
-            int usual = table.offset32(record + 3);
-            for (int j = 0; usual != 0 && j < Math.min(table.u32(usual), table.length() / 4); j++) {
-                int range = usual + 4 + 4 * j;
-                for (int k = 0; k <= table.u8(range + 3) && out.size() < MAX_SEQUENCES; k++) {
-                    out.add(new Sequence(selector, u24(table, range) + k, -1));
+            int record = SELECTORS + SELECTOR * i;
+            int selector = table.u24(record);
+            int usual = table.offset32(record + USUAL_OFFSET);
+            for (int j = 0; usual != 0 && j < Math.min(table.u32(usual), table.length() / USUAL_RANGE); j++) {
+                int range = usual + 4 + USUAL_RANGE * j;
+                for (int k = 0; k <= table.u8(range + AFTER_CHARACTER) && out.size() < MAX_SEQUENCES; k++) {
+                    out.add(new Sequence(selector, table.u24(range) + k, -1));
                 }
             }
-            int own = table.offset32(record + 7);
-            for (int j = 0; own != 0 && j < Math.min(table.u32(own), table.length() / 5); j++) {
-                int mapping = own + 4 + 5 * j;
+            int own = table.offset32(record + OWN_OFFSET);
+            for (int j = 0; own != 0 && j < Math.min(table.u32(own), table.length() / OWN_GLYPH); j++) {
+                int mapping = own + 4 + OWN_GLYPH * j;
                 if (out.size() < MAX_SEQUENCES) {
-                    out.add(new Sequence(selector, u24(table, mapping), table.u16(mapping + 3)));
+                    out.add(new Sequence(selector, table.u24(mapping), table.u16(mapping + AFTER_CHARACTER)));
                 }
             }
         }
-    }
-
-    private static int u24(ByteView view, int at) {
-        return view.u8(at) << 16 | view.u16(at + 1);
     }
 
     /** The sequences of the kept characters, their glyphs renumbered. */
@@ -85,38 +99,32 @@ public record VariationSequences(List<Sequence> sequences) {
                 .add(sequence));
         ByteSink records = new ByteSink();
         ByteSink data = new ByteSink();
-        int dataAt = 10 + 11 * bySelector.size();
+        int dataAt = SELECTORS + SELECTOR * bySelector.size();
         bySelector.forEach((selector, of) -> {
             ByteSink usual = new ByteSink();
             ByteSink own = new ByteSink();
-            of.stream()
-                    .sorted(java.util.Comparator.comparingInt(Sequence::character))
-                    .forEach(sequence -> {
-                        if (sequence.glyph() < 0) {
-                            u24(usual, sequence.character()).u8(0);
-                        } else {
-                            u24(own, sequence.character()).u16(sequence.glyph());
-                        }
-                    });
-            u24(records, selector).u32(usual.size() == 0 ? 0 : dataAt + data.size());
+            of.stream().sorted(Comparator.comparingInt(Sequence::character)).forEach(sequence -> {
+                if (sequence.glyph() < 0) {
+                    usual.u24(sequence.character()).u8(0);
+                } else {
+                    own.u24(sequence.character()).u16(sequence.glyph());
+                }
+            });
+            records.u24(selector).u32(usual.size() == 0 ? 0 : dataAt + data.size());
             if (usual.size() > 0) {
-                data.u32(usual.size() / 4).bytes(usual);
+                data.u32(usual.size() / USUAL_RANGE).bytes(usual);
             }
             records.u32(own.size() == 0 ? 0 : dataAt + data.size());
             if (own.size() > 0) {
-                data.u32(own.size() / 5).bytes(own);
+                data.u32(own.size() / OWN_GLYPH).bytes(own);
             }
         });
         return new ByteSink()
-                .u16(14)
-                .u32(10 + records.size() + data.size())
+                .u16(FORMAT)
+                .u32(SELECTORS + records.size() + data.size())
                 .u32(bySelector.size())
                 .bytes(records)
                 .bytes(data)
                 .toArray();
-    }
-
-    private static ByteSink u24(ByteSink out, int value) {
-        return out.u8(value >> 16).u16(value);
     }
 }

@@ -8,15 +8,36 @@ import app.unciala.font.bytes.ByteView;
  * for one region of the design space.
  */
 public final class ItemVariationStore {
+    private static final int FORMAT = 1;
+    private static final int REGIONS_OFFSET = 2;
+    private static final int SET_COUNT = 6;
+    private static final int SET_OFFSETS = 8;
+
+    /** Of the list of regions, after the counts of axes and of regions: start, peak and end on each axis. */
+    private static final int REGIONS = 4;
+
+    private static final int REGION_AXIS = 6;
+    private static final int PEAK = 2;
+    private static final int END = 4;
+
+    /** Of a set: how many rows, how many of the columns are wide, how many columns, and the region of each. */
+    private static final int ROW_COUNT = 0;
+
+    private static final int WORD_COUNT = 2;
+    private static final int COLUMN_COUNT = 4;
+    private static final int COLUMNS = 6;
+    /** The flag by which wide columns have 32 bits and the others 16, instead of 16 and 8. */
+    static final int LONG_WORDS = 0x8000;
+
     private final ByteView table;
     private final ByteView regions;
 
     private ItemVariationStore(ByteView table) {
         this.table = table;
-        if (table.u16(0) != 1) {
+        if (table.u16(0) != FORMAT) {
             throw new FontException(table.table(), -1, "has a variation store of unknown format " + table.u16(0));
         }
-        regions = table.from(table.offset32(2));
+        regions = table.from(table.offset32(REGIONS_OFFSET));
     }
 
     public static ItemVariationStore read(ByteView table) {
@@ -33,29 +54,29 @@ public final class ItemVariationStore {
 
     /** The bytes of one region: start, peak and end on each axis. */
     ByteView region(int region) {
-        return regions.slice(4 + 6 * axisCount() * region, 6 * axisCount());
+        return regions.slice(REGIONS + REGION_AXIS * axisCount() * region, REGION_AXIS * axisCount());
     }
 
     /** The regions as they are written: for each, start, peak and end on each axis. */
     public ByteView regions() {
-        return regions.slice(0, 4 + 6 * axisCount() * regionCount());
+        return regions.slice(0, REGIONS + REGION_AXIS * axisCount() * regionCount());
     }
 
     /** The peak of a region, where its deltas apply in full. */
     public Location peak(int region) {
         double[] coordinates = new double[axisCount()];
         for (int axis = 0; axis < coordinates.length; axis++) {
-            coordinates[axis] = region(region).i16(6 * axis + 2) / 16384.0;
+            coordinates[axis] = region(region).f2dot14(REGION_AXIS * axis + PEAK);
         }
         return Location.normalized(coordinates);
     }
 
     public int setCount() {
-        return table.u16(6);
+        return table.u16(SET_COUNT);
     }
 
     public int rowCount(int outer) {
-        return set(outer).u16(0);
+        return set(outer).u16(ROW_COUNT);
     }
 
     public boolean has(int outer, int inner) {
@@ -65,9 +86,9 @@ public final class ItemVariationStore {
     /** The region of each column of a set. */
     public int[] columns(int outer) {
         ByteView set = set(outer);
-        int[] columns = new int[set.u16(4)];
+        int[] columns = new int[set.u16(COLUMN_COUNT)];
         for (int i = 0; i < columns.length; i++) {
-            columns[i] = set.u16(6 + 2 * i);
+            columns[i] = set.u16(COLUMNS + 2 * i);
             if (columns[i] >= regionCount()) {
                 throw new FontException(table.table(), -1, "varies over region " + columns[i] + ", which is not there");
             }
@@ -81,14 +102,14 @@ public final class ItemVariationStore {
             throw new FontException(table.table(), -1, "has no deltas " + outer + "/" + inner);
         }
         ByteView set = set(outer);
-        int columns = set.u16(4);
-        boolean longWords = (set.u16(2) & 0x8000) != 0;
-        int words = set.u16(2) & 0x7FFF;
+        int columns = set.u16(COLUMN_COUNT);
+        boolean longWords = (set.u16(WORD_COUNT) & LONG_WORDS) != 0;
+        int words = set.u16(WORD_COUNT) & ~LONG_WORDS;
         if (words > columns) {
             throw new FontException(table.table(), -1, "has more wide columns than columns");
         }
         int wide = longWords ? 4 : 2;
-        int at = 6 + 2 * columns + inner * (words * wide + (columns - words) * wide / 2);
+        int at = COLUMNS + 2 * columns + inner * (words * wide + (columns - words) * wide / 2);
         int[] row = new int[columns];
         for (int i = 0; i < columns; i++) {
             boolean isWide = i < words;
@@ -125,14 +146,14 @@ public final class ItemVariationStore {
         for (int axis = 0; axis < axisCount() && scalar != 0; axis++) {
             scalar *= location.scalar(
                     axis,
-                    bytes.i16(6 * axis) / 16384.0,
-                    bytes.i16(6 * axis + 2) / 16384.0,
-                    bytes.i16(6 * axis + 4) / 16384.0);
+                    bytes.f2dot14(REGION_AXIS * axis),
+                    bytes.f2dot14(REGION_AXIS * axis + PEAK),
+                    bytes.f2dot14(REGION_AXIS * axis + END));
         }
         return scalar;
     }
 
     private ByteView set(int outer) {
-        return table.from(table.offset32(8 + 4 * outer));
+        return table.from(table.offset32(SET_OFFSETS + 4 * outer));
     }
 }

@@ -15,6 +15,14 @@ import java.util.Map;
  * normalization").
  */
 public final class Location {
+    /** Of {@code avar}: a segment map for each axis, each a count and pairs of coordinates, from and to. */
+    private static final int AVAR_AXIS_COUNT = 6;
+
+    private static final int SEGMENT_MAPS = 8;
+    private static final int PAIRS = 2;
+    private static final int PAIR = 4;
+    private static final int TO = 2;
+
     private final double[] coordinates;
 
     private Location(double[] coordinates) {
@@ -76,23 +84,23 @@ public final class Location {
         return value == from || scale <= 0 ? 0 : rounded((value - from) / scale);
     }
 
-    /** Segment maps: piecewise linear, between pairs of F2DOT14 numbers. */
+    /** Segment maps: piecewise linear, between pairs of coordinates. */
     private static void bend(ByteView avar, double[] coordinates) {
-        int at = 8;
-        for (int axis = 0; axis < Math.min(avar.u16(6), coordinates.length); axis++) {
+        int at = SEGMENT_MAPS;
+        for (int axis = 0; axis < Math.min(avar.u16(AVAR_AXIS_COUNT), coordinates.length); axis++) {
             int count = avar.u16(at);
             for (int i = 1; i < count; i++) {
-                int record = at + 2 + 4 * i;
-                double from = avar.i16(record - 4) / 16384.0;
-                double to = avar.i16(record) / 16384.0;
+                int pair = at + PAIRS + PAIR * i;
+                double from = avar.f2dot14(pair - PAIR);
+                double to = avar.f2dot14(pair);
                 if (coordinates[axis] >= from && coordinates[axis] <= to && to > from) {
-                    double start = avar.i16(record - 2) / 16384.0;
-                    double end = avar.i16(record + 2) / 16384.0;
+                    double start = avar.f2dot14(pair - PAIR + TO);
+                    double end = avar.f2dot14(pair + TO);
                     coordinates[axis] = rounded(start + (end - start) * (coordinates[axis] - from) / (to - from));
                     break;
                 }
             }
-            at += 2 + 4 * count;
+            at += PAIRS + PAIR * count;
         }
     }
 

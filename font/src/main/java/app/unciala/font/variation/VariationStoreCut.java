@@ -94,7 +94,9 @@ public final class VariationStoreCut {
             words++;
         }
         Map<Integer, Integer> used = rows.getOrDefault(outer, Map.of());
-        out.u16(used.size()).u16(words | (longWords ? 0x8000 : 0)).u16(columns.length);
+        out.u16(used.size())
+                .u16(words | (longWords ? ItemVariationStore.LONG_WORDS : 0))
+                .u16(columns.length);
         for (Column column : columns) {
             out.u16(usedRegions.get(0, column.region()).cardinality());
         }

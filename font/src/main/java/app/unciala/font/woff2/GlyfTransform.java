@@ -4,6 +4,7 @@ import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.glyf.CompositeGlyph;
 import app.unciala.font.glyf.GlyfTable;
+import app.unciala.font.glyf.GlyphHeader;
 import app.unciala.font.glyf.SimpleGlyph;
 import app.unciala.font.sfnt.Sfnt;
 import java.util.Arrays;
@@ -40,11 +41,11 @@ record GlyfTransform(byte[] data, int[] xMins) {
             int[] xMins = new int[table.numGlyphs()];
             for (int glyph = 0; glyph < table.numGlyphs(); glyph++) {
                 ByteView bytes = table.glyph(glyph);
-                int contours = bytes.length() == 0 ? 0 : bytes.i16(0);
+                int contours = GlyphHeader.contours(bytes);
                 if (contours == 0) {
                     contourCounts.u16(0);
                 } else {
-                    xMins[glyph] = bytes.i16(2);
+                    xMins[glyph] = bytes.i16(GlyphHeader.X_MIN);
                     if (contours < 0) {
                         composite(glyph, bytes);
                     } else {
@@ -72,8 +73,8 @@ record GlyfTransform(byte[] data, int[] xMins) {
         private void composite(int glyph, ByteView bytes) {
             contourCounts.u16(-1);
             putBox(glyph, bytes);
-            CompositeGlyph parts = CompositeGlyph.read(bytes, 10);
-            composites.bytes(bytes.slice(10, parts.end() - 10));
+            CompositeGlyph parts = CompositeGlyph.read(bytes, GlyphHeader.LENGTH);
+            composites.bytes(bytes.slice(GlyphHeader.LENGTH, parts.end() - GlyphHeader.LENGTH));
             if (parts.hasInstructions()) {
                 int length = bytes.u16(parts.end());
                 putUint255(glyphData, length);
@@ -98,8 +99,7 @@ record GlyfTransform(byte[] data, int[] xMins) {
             }
             putUint255(glyphData, simple.instructions().length);
             instructions.bytes(simple.instructions());
-            int[] declared = {bytes.i16(2), bytes.i16(4), bytes.i16(6), bytes.i16(8)};
-            if (!Arrays.equals(declared, simple.bounds())) {
+            if (!Arrays.equals(GlyphHeader.box(bytes), simple.bounds())) {
                 putBox(glyph, bytes);
             }
             if (simple.overlaps()) {
@@ -110,7 +110,7 @@ record GlyfTransform(byte[] data, int[] xMins) {
 
         private void putBox(int glyph, ByteView bytes) {
             boxBitmap[glyph >> 3] |= (byte) (0x80 >> (glyph & 7));
-            boxes.bytes(bytes.slice(2, 8));
+            boxes.bytes(bytes.slice(GlyphHeader.X_MIN, GlyphHeader.LENGTH - GlyphHeader.X_MIN));
         }
 
         private static void putUint255(ByteSink out, int value) {
