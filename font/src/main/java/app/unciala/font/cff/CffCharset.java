@@ -12,7 +12,17 @@ public final class CffCharset {
         {245, 245, 145}, {248, 251, 146}
     };
 
+    /** Offsets up to here name a charset that is predefined; 0 is ISOAdobe, in which glyph and string have one number. */
     private static final int PREDEFINED = 2;
+
+    private static final int ISO_ADOBE = 0;
+
+    /** Formats: the string of each glyph, and ranges of strings, with how many follow the first in one byte or in two. */
+    private static final int LISTED = 0;
+
+    private static final int SHORT_RANGES = 1;
+    /** The format by which charsets are written. */
+    public static final int RANGES = 2;
 
     private final int[] strings;
 
@@ -24,12 +34,11 @@ public final class CffCharset {
         return new CffCharset(new int[0]);
     }
 
-    /** {@code offset} 0 is the predefined ISOAdobe, in which glyph and string have the same number. */
     static CffCharset of(ByteView table, int offset, int numGlyphs) {
         int[] strings = new int[numGlyphs];
         if (offset <= PREDEFINED) {
             for (int glyph = 0; glyph < numGlyphs; glyph++) {
-                strings[glyph] = offset == 0 ? glyph : 0;
+                strings[glyph] = offset == ISO_ADOBE ? glyph : 0;
             }
             return new CffCharset(strings);
         }
@@ -39,9 +48,9 @@ public final class CffCharset {
             int first = table.u16(at);
             int more =
                     switch (format) {
-                        case 0 -> 0;
-                        case 1 -> table.u8(at + 2);
-                        case 2 -> table.u16(at + 2);
+                        case LISTED -> 0;
+                        case SHORT_RANGES -> table.u8(at + 2);
+                        case RANGES -> table.u16(at + 2);
                         default -> throw new FontException("CFF ", offset, "has a charset of unknown format " + format);
                     };
             at += 2 + format;

@@ -1,5 +1,9 @@
 package app.unciala.font.cff;
 
+import static app.unciala.font.cff.DictOperators.BLEND;
+import static app.unciala.font.cff.DictOperators.ESCAPE;
+import static app.unciala.font.cff.DictOperators.ESCAPED;
+
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import java.util.ArrayList;
@@ -8,25 +12,22 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
-/** A DICT (Technical Note 5176, section 4): operands by operator; two-byte operators are 1200 plus the second byte. */
+/** A DICT (Technical Note 5176, section 4): operands by operator, as {@link DictOperators} numbers them. */
 public final class CffDict {
-    static final int FULL_NAME = 2;
-    static final int FAMILY_NAME = 3;
-    static final int FONT_BBOX = 5;
-    public static final int CHARSET = 15;
-    static final int ENCODING = 16;
-    public static final int CHAR_STRINGS = 17;
-    public static final int PRIVATE = 18;
-    public static final int SUBRS = 19;
-    static final int BLEND = 23;
-    public static final int VARIATION_STORE = 24;
-    public static final int FD_ARRAY = 1236;
-    public static final int FD_SELECT = 1237;
+    /** As many as CFF2 allows, which are more than in CFF. */
+    private static final int MOST_OPERANDS = 513;
 
-    /** Operators of top and font DICTs whose operand is the number of a string. */
-    public static final Set<Integer> NAMING = Set.of(0, 1, 2, 3, 4, 1200, 1221, 1222, 1238);
+    private static final int LAST_OPERATOR = 24;
+    private static final int LAST_NUMBER = 254;
+
+    /** Half bytes of a real number that are no figures. */
+    private static final int POINT = 10;
+
+    private static final int EXPONENT = 11;
+    private static final int NEGATIVE_EXPONENT = 12;
+    private static final int MINUS = 14;
+    private static final int END = 15;
 
     /** An operator with the bytes of its operands as they stand in the file. */
     public record Entry(int operator, double[] operands, ByteView bytes) {}
@@ -41,40 +42,45 @@ public final class CffDict {
         int at = 0;
         int first = 0;
         while (at < bytes.length()) {
-            int b = bytes.u8(at++);
-            if (b <= 24 && b != BLEND) {
-                ByteView raw = bytes.slice(first, at - 1 - first);
-                int operator = b == 12 ? 1200 + bytes.u8(at++) : b;
+            int b = bytes.u8(at);
+            if (b == BLEND) {
+                // The blended values keep their deltas behind them; only the raw bytes of these entries are used.
+                at++;
+            } else if (b <= LAST_OPERATOR) {
+                ByteView raw = bytes.slice(first, at - first);
+                at++;
+                int operator = b == ESCAPE ? ESCAPED + bytes.u8(at++) : b;
                 double[] values =
                         operands.stream().mapToDouble(Double::doubleValue).toArray();
                 dict.entries.put(operator, new Entry(operator, values, raw));
                 operands.clear();
                 first = at;
-            } else if (b == BLEND) {
-                // The blended values keep their deltas behind them; only the raw bytes of these entries are used.
-                continue;
-            } else if (b == 28) {
-                operands.add((double) bytes.i16(at));
-                at += 2;
-            } else if (b == 29) {
-                operands.add((double) bytes.i32(at));
-                at += 4;
-            } else if (b == 30) {
-                at = readReal(bytes, at, operands);
-            } else if (b >= 32 && b <= 246) {
-                operands.add(b - 139.0);
-            } else if (b >= 247 && b <= 250) {
-                operands.add((b - 247) * 256.0 + bytes.u8(at++) + 108);
-            } else if (b >= 251 && b <= 254) {
-                operands.add(-(b - 251) * 256.0 - bytes.u8(at++) - 108);
             } else {
-                throw new FontException(bytes.table(), at - 1, "has the reserved byte " + b + " in a DICT");
-            }
-            if (operands.size() > 513) {
-                throw new FontException(bytes.table(), at, "has too many operands in a DICT");
+                at = readNumber(bytes, at, operands);
             }
         }
         return dict;
+    }
+
+    /** Adds the number at a byte, and says where it ends. */
+    private static int readNumber(ByteView bytes, int at, List<Double> operands) {
+        int b = bytes.u8(at);
+        int end;
+        if (b == CffNumbers.INT32) {
+            operands.add((double) bytes.i32(at + 1));
+            end = at + 5;
+        } else if (b == CffNumbers.REAL) {
+            end = readReal(bytes, at + 1, operands);
+        } else if (CffNumbers.begins(b) && b <= LAST_NUMBER) {
+            operands.add(CffNumbers.value(bytes, at));
+            end = at + CffNumbers.length(b);
+        } else {
+            throw new FontException(bytes.table(), at, "has the reserved byte " + b + " in a DICT");
+        }
+        if (operands.size() > MOST_OPERANDS) {
+            throw new FontException(bytes.table(), end, "has too many operands in a DICT");
+        }
+        return end;
     }
 
     private static int readReal(ByteView bytes, int at, List<Double> operands) {
@@ -83,11 +89,11 @@ public final class CffDict {
             int pair = bytes.u8(at++);
             for (int nibble : new int[] {pair >> 4, pair & 15}) {
                 switch (nibble) {
-                    case 10 -> text.append('.');
-                    case 11 -> text.append('E');
-                    case 12 -> text.append("E-");
-                    case 14 -> text.append('-');
-                    case 15 -> {
+                    case POINT -> text.append('.');
+                    case EXPONENT -> text.append('E');
+                    case NEGATIVE_EXPONENT -> text.append("E-");
+                    case MINUS -> text.append('-');
+                    case END -> {
                         operands.add(parse(text.toString(), at));
                         return at;
                     }
@@ -116,7 +122,7 @@ public final class CffDict {
 
     /** The numbers of the strings that the DICT refers to. */
     List<Integer> strings() {
-        return NAMING.stream()
+        return DictOperators.NAMING.stream()
                 .sorted()
                 .flatMap(operator -> offset(operator).stream())
                 .toList();

@@ -8,6 +8,11 @@ import org.jspecify.annotations.Nullable;
 
 /** An INDEX (Technical Note 5176, section 5): objects of any length, found by number. Not for several threads. */
 public final class CffIndex {
+    /** Numbers of subroutines from which operands take more bytes. */
+    private static final int FEW = 1240;
+
+    private static final int MANY = 33900;
+
     private final ByteView table;
     private final int count;
     private final int offSize;
@@ -69,7 +74,7 @@ public final class CffIndex {
 
     /** The number of the subroutine that an operand names (Technical Note 5177, section 4.7). */
     public int subroutine(int operand) {
-        return operand + (count < 1240 ? 107 : count < 33900 ? 1131 : 32768);
+        return operand + (count < FEW ? 107 : count < MANY ? 1131 : 32768);
     }
 
     /** The object, kept for the next time. */

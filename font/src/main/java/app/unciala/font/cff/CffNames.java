@@ -18,13 +18,9 @@ import java.util.Set;
 public final class CffNames {
     /** Offsets from the beginning of the table, but for the numbers of what is predefined. */
     private static final Set<Integer> OFFSETS =
-            Set.of(CffDict.CHARSET, CffDict.ENCODING, CffDict.CHAR_STRINGS, CffDict.FD_SELECT);
+            Set.of(DictOperators.CHARSET, DictOperators.ENCODING, DictOperators.CHAR_STRINGS, DictOperators.FD_SELECT);
 
     private static final int LAST_PREDEFINED = 2;
-    /** The header: version, its own length, and the size of offsets, which no reader looks at. */
-    private static final int HEADER = 4;
-
-    private static final int OFFSET_SIZE = 4;
 
     private final ByteView table;
     private final CffDict top;
@@ -34,10 +30,13 @@ public final class CffNames {
 
     private CffNames(ByteView table) {
         this.table = table;
-        CffIndex topDicts =
-                CffIndex.read(table, CffIndex.read(table, table.u8(2)).end());
+        CffIndex topDicts = CffIndex.read(
+                table, CffIndex.read(table, table.u8(CffFont.HEADER_SIZE)).end());
         if (topDicts.count() != 1) {
-            throw new FontException("CFF ", table.u8(2), "has " + topDicts.count() + " fonts, and OpenType wants one");
+            throw new FontException(
+                    "CFF ",
+                    table.u8(CffFont.HEADER_SIZE),
+                    "has " + topDicts.count() + " fonts, and OpenType wants one");
         }
         top = CffDict.read(topDicts.get(0));
         strings = CffIndex.read(table, topDicts.end());
@@ -64,19 +63,19 @@ public final class CffNames {
         byte[] names = CffIndex.write(List.of(bytes(postScriptName)), false);
         byte[] stringIndex = CffIndex.write(all, false);
         // Offsets take five bytes each, so that the length does not depend on their values.
-        int length = HEADER + names.length + topDictIndex(0, 0).length + stringIndex.length;
+        int length = CffFont.HEADER + names.length + topDictIndex(0, 0).length + stringIndex.length;
         int shift = length - strings.end();
         ByteView rest = table.from(strings.end());
         ByteSink out = new ByteSink(length + rest.length())
                 .bytes(table.slice(0, 2))
-                .u8(HEADER)
-                .u8(OFFSET_SIZE)
+                .u8(CffFont.HEADER)
+                .u8(CffFont.OFFSET_SIZE)
                 .bytes(names)
                 .bytes(topDictIndex(shift, length + rest.length()))
                 .bytes(stringIndex)
                 .bytes(rest);
-        if (top.offset(CffDict.FD_ARRAY).isPresent()) {
-            out.bytes(fontDicts(top.offset(CffDict.FD_ARRAY).get(), shift));
+        if (top.offset(DictOperators.FD_ARRAY).isPresent()) {
+            out.bytes(fontDicts(top.offset(DictOperators.FD_ARRAY).get(), shift));
         }
         return out.toArray();
     }
@@ -93,8 +92,8 @@ public final class CffNames {
 
     private byte[] topDictIndex(int shift, int fontDictsAt) {
         ByteSink out = new ByteSink().bytes(dict(top, shift, fontDictsAt));
-        operator(offset(out, fullName), CffDict.FULL_NAME);
-        operator(offset(out, familyName), CffDict.FAMILY_NAME);
+        operator(offset(out, fullName), DictOperators.FULL_NAME);
+        operator(offset(out, familyName), DictOperators.FAMILY_NAME);
         return CffIndex.write(List.of(out.toArray()), false);
     }
 
@@ -103,11 +102,11 @@ public final class CffNames {
         for (CffDict.Entry entry : dict.entries()) {
             double[] operands = entry.operands();
             switch (entry.operator()) {
-                case CffDict.FULL_NAME, CffDict.FAMILY_NAME -> {
+                case DictOperators.FULL_NAME, DictOperators.FAMILY_NAME -> {
                     continue;
                 }
-                case CffDict.FD_ARRAY -> offset(out, fontDictsAt);
-                case CffDict.PRIVATE -> {
+                case DictOperators.FD_ARRAY -> offset(out, fontDictsAt);
+                case DictOperators.PRIVATE -> {
                     if (operands.length != 2) {
                         throw new FontException("CFF ", -1, "has a private DICT without size and offset");
                     }

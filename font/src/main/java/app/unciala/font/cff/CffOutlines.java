@@ -45,7 +45,7 @@ public final class CffOutlines implements Outlines {
 
     /** How the outlines vary; nothing where they do not. */
     public Optional<ItemVariationStore> variations() {
-        return font.variationStore().map(store -> ItemVariationStore.read(store.from(2)));
+        return font.variationStore().map(store -> ItemVariationStore.read(store));
     }
 
     private static double[][] scalars(ItemVariationStore store, Location location) {
@@ -108,9 +108,9 @@ public final class CffOutlines implements Outlines {
     }
 
     private static int expected(CffDict.Entry entry) {
-        return entry.operator() == CffDict.FONT_BBOX
+        return entry.operator() == DictOperators.FONT_BBOX
                 ? 4
-                : CffDict.NAMING.contains(entry.operator()) ? 1 : entry.operands().length;
+                : DictOperators.NAMING.contains(entry.operator()) ? 1 : entry.operands().length;
     }
 
     /** The letter and the accent that an old kind of accented glyph is composed of; mostly none. */

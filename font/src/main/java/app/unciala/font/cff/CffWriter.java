@@ -25,7 +25,7 @@ public final class CffWriter {
         byte[] names = CffIndex.write(List.of(postScriptName.getBytes(StandardCharsets.ISO_8859_1)), false);
         byte[] charStringIndex = CffIndex.write(charStrings, false);
         byte[] charset = new ByteSink()
-                .u8(2)
+                .u8(CffCharset.RANGES)
                 .u16(CffFont.STANDARD_STRINGS)
                 .u16(Math.max(0, outlines.size() - 2))
                 .toArray();
@@ -34,14 +34,11 @@ public final class CffWriter {
             strings.add(("g" + i).getBytes(StandardCharsets.ISO_8859_1));
         }
         byte[] stringIndex = CffIndex.write(strings, false);
-        int headLength = 4 + names.length + topDictIndex(0, 0, 0, unitsPerEm).length + stringIndex.length + 2;
+        int headLength =
+                CffFont.HEADER + names.length + topDictIndex(0, 0, 0, unitsPerEm).length + stringIndex.length + 2;
         int charStringsAt = headLength + charset.length;
         int privateAt = charStringsAt + charStringIndex.length;
-        return new ByteSink(privateAt)
-                .u8(1)
-                .u8(0)
-                .u8(4)
-                .u8(4)
+        return CffFont.header()
                 .bytes(names)
                 .bytes(topDictIndex(headLength, charStringsAt, privateAt, unitsPerEm))
                 .bytes(stringIndex)
@@ -59,14 +56,14 @@ public final class CffWriter {
                 if (i == 0 || i == 3) {
                     real(out, 1.0 / unitsPerEm);
                 } else {
-                    out.u8(139);
+                    out.u8(CffNumbers.ZERO);
                 }
             }
-            out.u8(12).u8(7);
+            DictWriter.operator(out, DictOperators.FONT_MATRIX);
         }
-        DictWriter.operator(DictWriter.offset(out, charset), CffDict.CHARSET);
-        DictWriter.operator(DictWriter.offset(out, charStrings), CffDict.CHAR_STRINGS);
-        DictWriter.operator(DictWriter.offset(DictWriter.offset(out, 0), privateAt), CffDict.PRIVATE);
+        DictWriter.operator(DictWriter.offset(out, charset), DictOperators.CHARSET);
+        DictWriter.operator(DictWriter.offset(out, charStrings), DictOperators.CHAR_STRINGS);
+        DictWriter.operator(DictWriter.offset(DictWriter.offset(out, 0), privateAt), DictOperators.PRIVATE);
         return CffIndex.write(List.of(out.toArray()), false);
     }
 
@@ -79,7 +76,7 @@ public final class CffWriter {
             nibbles.append(c == '.' ? 'a' : c);
         }
         nibbles.append(nibbles.length() % 2 == 0 ? "ff" : "f");
-        out.u8(30);
+        out.u8(CffNumbers.REAL);
         for (int i = 0; i < nibbles.length(); i += 2) {
             out.u8(Integer.parseInt(nibbles.substring(i, i + 2), 16));
         }
@@ -94,13 +91,13 @@ public final class CffWriter {
         @Override
         public void moveTo(double toX, double toY) {
             relative(toX, toY);
-            out.u8(21);
+            out.u8(CharStringOperators.RMOVETO);
         }
 
         @Override
         public void lineTo(double toX, double toY) {
             relative(toX, toY);
-            out.u8(5);
+            out.u8(CharStringOperators.RLINETO);
         }
 
         @Override
@@ -119,11 +116,11 @@ public final class CffWriter {
             relative(c1x, c1y);
             relative(c2x, c2y);
             relative(toX, toY);
-            out.u8(8);
+            out.u8(CharStringOperators.RRCURVETO);
         }
 
         byte[] end() {
-            return out.u8(14).toArray();
+            return out.u8(CharStringOperators.ENDCHAR).toArray();
         }
 
         /** Rounded to the 1/65536 that the format has, from rounded point to rounded point, so errors do not add up. */
@@ -137,20 +134,7 @@ public final class CffWriter {
         }
 
         void number(double value) {
-            if (value != Math.rint(value)) {
-                out.u8(255).u32((int) Math.rint(value * 65536));
-                return;
-            }
-            int whole = (int) value;
-            if (whole >= -107 && whole <= 107) {
-                out.u8(whole + 139);
-            } else if (whole >= 108 && whole <= 1131) {
-                out.u8(((whole - 108) >> 8) + 247).u8(whole - 108);
-            } else if (whole >= -1131 && whole <= -108) {
-                out.u8(((-whole - 108) >> 8) + 251).u8(-whole - 108);
-            } else {
-                out.u8(28).u16(whole);
-            }
+            CffNumbers.write(out, value);
         }
     }
 }

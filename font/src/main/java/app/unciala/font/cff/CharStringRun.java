@@ -133,11 +133,11 @@ final class CharStringRun {
                 throw new FontException("CFF ", -1, "has a charstring that takes too many steps");
             }
             int b = code.u8(at++);
-            if (CharStringNumbers.begins(b)) {
-                stack.push(CharStringNumbers.value(code, at - 1));
+            if (CffNumbers.begins(b)) {
+                stack.push(CffNumbers.value(code, at - 1));
                 rules.operands(stack.size);
-                fractions = fractions || CharStringNumbers.isFixed(b);
-                at += CharStringNumbers.length(b) - 1;
+                fractions = fractions || CffNumbers.isFixed(b);
+                at += CffNumbers.length(b) - 1;
                 continue;
             }
             switch (b) {

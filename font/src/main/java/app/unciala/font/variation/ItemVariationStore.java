@@ -83,10 +83,14 @@ public final class ItemVariationStore {
         return outer < setCount() && inner < rowCount(outer);
     }
 
+    public int columnCount(int outer) {
+        return set(outer).u16(COLUMN_COUNT);
+    }
+
     /** The region of each column of a set. */
     public int[] columns(int outer) {
         ByteView set = set(outer);
-        int[] columns = new int[set.u16(COLUMN_COUNT)];
+        int[] columns = new int[columnCount(outer)];
         for (int i = 0; i < columns.length; i++) {
             columns[i] = set.u16(COLUMNS + 2 * i);
             if (columns[i] >= regionCount()) {

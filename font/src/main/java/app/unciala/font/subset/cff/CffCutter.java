@@ -6,9 +6,12 @@ import static app.unciala.font.cff.DictWriter.operator;
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
+import app.unciala.font.cff.CffCharset;
 import app.unciala.font.cff.CffDict;
 import app.unciala.font.cff.CffFont;
 import app.unciala.font.cff.CffIndex;
+import app.unciala.font.cff.CharStringOperators;
+import app.unciala.font.cff.DictOperators;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -23,14 +26,12 @@ import java.util.function.IntUnaryOperator;
  * font DICTs they select, and the strings still named.
  */
 public final class CffCutter {
-    private static final int ROS = 1230;
+    /** UniqueID and XUID name the font before the cut, and the encoding is that of its glyphs. */
+    private static final Set<Integer> STALE =
+            Set.of(DictOperators.UNIQUE_ID, DictOperators.XUID, DictOperators.ENCODING);
 
-    private static final int ENCODING = 16;
-    /** UniqueID and XUID name the font before the cut. */
-    private static final Set<Integer> STALE = Set.of(13, 14, ENCODING);
-
-    private static final Set<Integer> HINTS =
-            Set.of(6, 7, 8, 9, 10, 11, 1209, 1210, 1211, 1212, 1213, 1214, 1217, 1218, 1219);
+    /** Format 3 of FDSelect: ranges of glyphs. */
+    private static final int SELECT_RANGES = 3;
 
     private final CffFont font;
     private final int[] kept;
@@ -67,7 +68,9 @@ public final class CffCutter {
         boolean selects = font.isWide() ? usedDicts.cardinality() > 1 : font.hasFontDicts();
         byte[] select = selects ? fdSelect(usedDicts) : new byte[0];
         byte[] charStringIndex = index(charStrings);
-        byte[] store = font.variationStore().map(ByteView::toArray).orElse(new byte[0]);
+        byte[] store = font.variationStore()
+                .map(bytes -> new ByteSink().u16(bytes.length()).bytes(bytes).toArray())
+                .orElse(new byte[0]);
 
         // Offsets are written in five bytes whatever their value, so the first try has the final lengths already, and
         // has met every string that is still named.
@@ -133,18 +136,16 @@ public final class CffCutter {
     }
 
     private byte[] emptyGlyph() {
-        return font.isWide() ? new byte[0] : new byte[] {14};
+        return font.isWide() ? new byte[0] : new byte[] {CharStringOperators.ENDCHAR};
     }
 
     /** Header, names, top DICT, strings and the index of global subroutines, which is empty. */
     private byte[] head(Places places) {
         byte[] top = topDict(places);
-        ByteSink out = new ByteSink();
         if (font.isWide()) {
-            return out.u8(2).u8(0).u8(5).u16(top.length).bytes(top).u32(0).toArray();
+            return CffFont.header2(top.length).bytes(top).u32(0).toArray();
         }
-        out.u8(1).u8(0).u8(4).u8(4);
-        out.bytes(index(List.of(font.name()))).bytes(index(List.of(top)));
+        ByteSink out = CffFont.header().bytes(index(List.of(font.name()))).bytes(index(List.of(top)));
         List<byte[]> texts = new ArrayList<>();
         strings.keySet().forEach(string -> texts.add(font.string(string).toArray()));
         return out.bytes(index(texts)).u16(0).toArray();
@@ -154,27 +155,29 @@ public final class CffCutter {
         ByteSink out = new ByteSink();
         for (CffDict.Entry entry : font.top().entries()) {
             switch (entry.operator()) {
-                case CffDict.CHARSET -> {
+                case DictOperators.CHARSET -> {
                     // The charset follows for every font that names its glyphs.
                 }
-                case CffDict.CHAR_STRINGS -> operator(offset(out, places.charStrings), CffDict.CHAR_STRINGS);
-                case CffDict.FD_ARRAY -> operator(offset(out, places.dicts), CffDict.FD_ARRAY);
-                case CffDict.FD_SELECT -> {
+                case DictOperators.CHAR_STRINGS ->
+                    operator(offset(out, places.charStrings), DictOperators.CHAR_STRINGS);
+                case DictOperators.FD_ARRAY -> operator(offset(out, places.dicts), DictOperators.FD_ARRAY);
+                case DictOperators.FD_SELECT -> {
                     // One font DICT left needs no selection in CFF2; the head's first try counts the same way.
                     if (!font.isWide() || needsSelect()) {
-                        operator(offset(out, places.select), CffDict.FD_SELECT);
+                        operator(offset(out, places.select), DictOperators.FD_SELECT);
                     }
                 }
-                case CffDict.VARIATION_STORE -> operator(offset(out, places.store), CffDict.VARIATION_STORE);
-                case CffDict.PRIVATE -> {
+                case DictOperators.VARIATION_STORE ->
+                    operator(offset(out, places.store), DictOperators.VARIATION_STORE);
+                case DictOperators.PRIVATE -> {
                     int[] place = places.privateDict(0);
-                    operator(offset(offset(out, place[0]), place[1]), CffDict.PRIVATE);
+                    operator(offset(offset(out, place[0]), place[1]), DictOperators.PRIVATE);
                 }
                 default -> entry(out, entry);
             }
         }
         if (!font.isWide()) {
-            operator(offset(out, places.charset), CffDict.CHARSET);
+            operator(offset(out, places.charset), DictOperators.CHARSET);
         }
         return out.toArray();
     }
@@ -191,11 +194,11 @@ public final class CffCutter {
         if (STALE.contains(entry.operator()) && !font.isWide()) {
             return;
         }
-        if (CffDict.NAMING.contains(entry.operator())) {
+        if (DictOperators.NAMING.contains(entry.operator())) {
             for (double string : entry.operands()) {
                 offset(out, string((int) string));
             }
-        } else if (entry.operator() == ROS && entry.operands().length == 3) {
+        } else if (entry.operator() == DictOperators.ROS && entry.operands().length == 3) {
             offset(out, string((int) entry.operands()[0]));
             offset(out, string((int) entry.operands()[1]));
             offset(out, (int) entry.operands()[2]);
@@ -215,7 +218,8 @@ public final class CffCutter {
     private byte[] privateDict(int dict) {
         ByteSink out = new ByteSink();
         for (CffDict.Entry entry : font.privateDict(dict).entries()) {
-            boolean goes = entry.operator() == CffDict.SUBRS || (!hinting && HINTS.contains(entry.operator()));
+            boolean goes = entry.operator() == DictOperators.SUBRS
+                    || (!hinting && DictOperators.HINTING.contains(entry.operator()));
             if (!goes) {
                 operator(out.bytes(entry.bytes()), entry.operator());
             }
@@ -228,9 +232,9 @@ public final class CffCutter {
         for (int dict = used.nextSetBit(0); dict >= 0; dict = used.nextSetBit(dict + 1)) {
             ByteSink out = new ByteSink();
             for (CffDict.Entry entry : font.fontDict(dict).entries()) {
-                if (entry.operator() == CffDict.PRIVATE) {
+                if (entry.operator() == DictOperators.PRIVATE) {
                     int[] place = places.privateDict(dicts.size());
-                    operator(offset(offset(out, place[0]), place[1]), CffDict.PRIVATE);
+                    operator(offset(offset(out, place[0]), place[1]), DictOperators.PRIVATE);
                 } else {
                     entry(out, entry);
                 }
@@ -240,7 +244,7 @@ public final class CffCutter {
         return index(dicts);
     }
 
-    /** Format 3: ranges of glyphs that select the same font DICT. */
+    /** Ranges of glyphs that select the same font DICT. */
     private byte[] fdSelect(BitSet used) {
         ByteSink ranges = new ByteSink();
         int count = 0;
@@ -253,12 +257,17 @@ public final class CffCutter {
                 count++;
             }
         }
-        return new ByteSink().u8(3).u16(count).bytes(ranges).u16(kept.length).toArray();
+        return new ByteSink()
+                .u8(SELECT_RANGES)
+                .u16(count)
+                .bytes(ranges)
+                .u16(kept.length)
+                .toArray();
     }
 
-    /** Format 2: runs of strings, or of character identifiers, that rise with the glyphs. */
+    /** Ranges of strings, or of character identifiers, that rise with the glyphs. */
     private byte[] charset() {
-        ByteSink out = new ByteSink().u8(2);
+        ByteSink out = new ByteSink().u8(CffCharset.RANGES);
         int first = -1;
         int more = 0;
         for (int i = 1; i < kept.length; i++) {

@@ -32,7 +32,7 @@ import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.cff.CffIndex;
-import app.unciala.font.cff.CharStringNumbers;
+import app.unciala.font.cff.CffNumbers;
 import java.util.Optional;
 
 /**
@@ -109,8 +109,8 @@ final class CharStringFlattener {
         int at = 0;
         while (at < code.length() && !ended) {
             int b = code.u8(at);
-            if (CharStringNumbers.begins(b)) {
-                int length = CharStringNumbers.length(b);
+            if (CffNumbers.begins(b)) {
+                int length = CffNumbers.length(b);
                 number(code, at, length);
                 at += length;
                 continue;
@@ -150,7 +150,7 @@ final class CharStringFlattener {
     private void number(ByteView code, int at, int length) {
         lastAt = out.size();
         out.bytes(code.slice(at, length));
-        last = (int) Math.floor(CharStringNumbers.value(code, at));
+        last = (int) Math.floor(CffNumbers.value(code, at));
         if (operands++ == 0) {
             firstEnd = out.size();
         }
