@@ -7,41 +7,39 @@ import app.unciala.font.sfnt.SfntReader;
 
 /** Reads Embedded OpenType (W3C Submission, 2008), plain and XOR-masked; MicroType-compressed files are refused. */
 public final class EotReader {
-    private static final int MAGIC_AT = 34;
-    private static final int MAGIC = 0x504C;
-    private static final int COMPRESSED = 0x4;
-    private static final int XOR_MASKED = 0x10000000;
-    private static final int MASK = 0x50;
-
     private EotReader() {}
 
     /** Whether the bytes begin as an EOT file does: a known version, and the magic number at its place. */
     public static boolean recognizes(ByteView file) {
-        if (file.length() < 82 || littleEndian16(file, MAGIC_AT) != MAGIC) {
+        if (file.length() < EotHeader.NAMES || littleEndian16(file, EotHeader.MAGIC_NUMBER) != EotHeader.MAGIC) {
             return false;
         }
-        int version = littleEndian32(file, 8);
-        return version == 0x00010000 || version == 0x00020001 || version == 0x00020002;
+        int version = littleEndian32(file, EotHeader.VERSION);
+        return version == EotHeader.VERSION_1 || version == EotHeader.VERSION_2_1 || version == EotHeader.VERSION_2_2;
     }
 
     public static Sfnt read(ByteView file) {
-        int size = littleEndian32(file, 0);
-        int fontSize = littleEndian32(file, 4);
-        int flags = littleEndian32(file, 12);
+        int size = littleEndian32(file, EotHeader.FILE_LENGTH);
+        int fontSize = littleEndian32(file, EotHeader.FONT_LENGTH);
+        int flags = littleEndian32(file, EotHeader.FLAGS);
         if (size != file.length()) {
-            throw new FontException("EOT", 0, "says it is " + size + " bytes long, but the file has " + file.length());
-        }
-        if ((flags & COMPRESSED) != 0) {
             throw new FontException(
-                    "EOT", 12, "is MicroType-compressed; use the desktop or WOFF2 file of the same face");
+                    "EOT",
+                    EotHeader.FILE_LENGTH,
+                    "says it is " + size + " bytes long, but the file has " + file.length());
+        }
+        if ((flags & EotHeader.COMPRESSED) != 0) {
+            throw new FontException(
+                    "EOT", EotHeader.FLAGS, "is MicroType-compressed; use the desktop or WOFF2 file of the same face");
         }
         if (fontSize <= 0 || fontSize > size) {
-            throw new FontException("EOT", 4, "says its font takes " + fontSize + " of " + size + " bytes");
+            throw new FontException(
+                    "EOT", EotHeader.FONT_LENGTH, "says its font takes " + fontSize + " of " + size + " bytes");
         }
         byte[] font = file.slice(size - fontSize, fontSize).toArray();
-        if ((flags & XOR_MASKED) != 0) {
+        if ((flags & EotHeader.XOR_MASKED) != 0) {
             for (int i = 0; i < font.length; i++) {
-                font[i] ^= MASK;
+                font[i] ^= EotHeader.MASK;
             }
         }
         return SfntReader.read(ByteView.of(font, "file"), 0);

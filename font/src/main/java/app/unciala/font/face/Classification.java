@@ -43,24 +43,37 @@ public enum Classification {
         return Os2Table.read(face).flatMap(os2 -> fromPanose(os2.panose())).or(() -> fromDrawing(face));
     }
 
-    /** OpenType 1.9, "OS/2", panose: family kind, serif style and proportion are the first, second and fourth byte. */
+    /** Bytes of PANOSE (OpenType 1.9, "OS/2", panose), and what they say. */
+    private static final int FAMILY_KIND = 0;
+
+    private static final int SERIF_STYLE = 1;
+    private static final int PROPORTION = 3;
+
+    private static final int LATIN_TEXT = 2;
+    private static final int LATIN_HAND_WRITTEN = 3;
+    private static final int LATIN_DECORATIVE = 4;
+    private static final Range SERIF_STYLES = new Range(2, 10);
+    private static final Range SANS_SERIF_STYLES = new Range(11, 15);
+    private static final int MONOSPACED_PROPORTION = 9;
+
     static Optional<Proposal> fromPanose(List<Integer> panose) {
-        int kind = panose.get(0);
-        int second = panose.get(1);
-        int proportion = panose.get(3);
+        int kind = panose.get(FAMILY_KIND);
         return switch (kind) {
-            case 2 ->
-                proportion == 9
-                        ? panose(MONOSPACED, "proportion 9")
-                        : second >= 11 && second <= 15
-                                ? panose(SANS_SERIF, "serif style " + second)
-                                : second >= 2 && second <= 10
-                                        ? panose(SERIF, "serif style " + second)
-                                        : Optional.empty();
-            case 3 -> panose(HANDWRITING, "family kind 3");
-            case 4 -> panose(DISPLAY, "family kind 4");
+            case LATIN_TEXT -> ofText(panose.get(SERIF_STYLE), panose.get(PROPORTION));
+            case LATIN_HAND_WRITTEN -> panose(HANDWRITING, "family kind " + kind);
+            case LATIN_DECORATIVE -> panose(DISPLAY, "family kind " + kind);
             default -> Optional.empty();
         };
+    }
+
+    private static Optional<Proposal> ofText(int serifStyle, int proportion) {
+        if (proportion == MONOSPACED_PROPORTION) {
+            return panose(MONOSPACED, "proportion " + proportion);
+        }
+        if (SANS_SERIF_STYLES.contains(serifStyle)) {
+            return panose(SANS_SERIF, "serif style " + serifStyle);
+        }
+        return SERIF_STYLES.contains(serifStyle) ? panose(SERIF, "serif style " + serifStyle) : Optional.empty();
     }
 
     private static Optional<Proposal> panose(Classification classification, String says) {

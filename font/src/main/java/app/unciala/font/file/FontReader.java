@@ -44,11 +44,11 @@ public final class FontReader {
 
     private static FontFile open(ByteView file) {
         return switch (file.i32(0)) {
-            case 0x00010000, 0x74727565 -> single(FontFormat.TTF, SfntReader.read(file, 0));
-            case 0x4F54544F -> single(FontFormat.OTF, SfntReader.read(file, 0));
-            case 0x74746366 -> new FontFile(FontFormat.COLLECTION, SfntReader.readCollection(file));
-            case 0x774F4646 -> single(FontFormat.WOFF, WoffReader.read(file));
-            case 0x774F4632 -> new FontFile(FontFormat.WOFF2, Woff2Reader.read(file));
+            case Sfnt.TRUETYPE, Sfnt.APPLE_TRUETYPE -> single(FontFormat.TTF, SfntReader.read(file, 0));
+            case Sfnt.CFF -> single(FontFormat.OTF, SfntReader.read(file, 0));
+            case Sfnt.COLLECTION -> new FontFile(FontFormat.COLLECTION, SfntReader.readCollection(file));
+            case WoffReader.SIGNATURE -> single(FontFormat.WOFF, WoffReader.read(file));
+            case Woff2Reader.SIGNATURE -> new FontFile(FontFormat.WOFF2, Woff2Reader.read(file));
             default -> {
                 if (EotReader.recognizes(file)) {
                     yield single(FontFormat.EOT, EotReader.read(file));

@@ -10,9 +10,7 @@ import java.util.Map;
 
 /** Writes several faces as one collection (OpenType 1.9, "Font collections"): a table that is equal in some is there once. */
 public final class CollectionWriter {
-    private static final int HEADER = 12;
-    private static final int DIRECTORY_HEADER = 12;
-    private static final int RECORD = 16;
+    private static final int VERSION = 0x00010000;
 
     private CollectionWriter() {}
 
@@ -25,11 +23,12 @@ public final class CollectionWriter {
         if (faces.isEmpty()) {
             throw new IllegalArgumentException("a collection has at least one face");
         }
-        int at = HEADER + 4 * faces.size();
+        int at = SfntReader.DIRECTORY_OFFSETS + 4 * faces.size();
         int[] directories = new int[faces.size()];
         for (int i = 0; i < directories.length; i++) {
             directories[i] = at;
-            at += DIRECTORY_HEADER + RECORD * faces.get(i).tables().size();
+            at += TableDirectory.RECORDS
+                    + TableDirectory.RECORD * faces.get(i).tables().size();
         }
         Map<ByteBuffer, Integer> places = new HashMap<>();
         List<ByteView> written = new ArrayList<>();
@@ -41,7 +40,7 @@ public final class CollectionWriter {
                 }
             }
         }
-        ByteSink out = new ByteSink(at).tag("ttcf").u32(0x00010000).u32(faces.size());
+        ByteSink out = new ByteSink(at).u32(Sfnt.COLLECTION).u32(VERSION).u32(faces.size());
         for (int directory : directories) {
             out.u32(directory);
         }
@@ -58,7 +57,7 @@ public final class CollectionWriter {
     private static void directory(ByteSink out, Sfnt face, Map<ByteBuffer, Integer> places) {
         int count = face.tables().size();
         out.u32(face.flavor()).u16(count);
-        SearchRange.of(count, RECORD).writeTo(out);
+        SearchRange.of(count, TableDirectory.RECORD).writeTo(out);
         face.tables().forEach((tag, table) -> out.tag(tag)
                 .u32(SfntWriter.checksum(tag, table))
                 .u32(places.getOrDefault(content(table), 0))

@@ -17,6 +17,11 @@ public final class Sfnt {
     /** The version tag {@code OTTO} of a face with CFF outlines. */
     public static final int CFF = 0x4F54544F;
 
+    /** The version tag {@code true} that old systems give a face with TrueType outlines. */
+    public static final int APPLE_TRUETYPE = 0x74727565;
+    /** The tag {@code ttcf} that a collection begins with. */
+    public static final int COLLECTION = 0x74746366;
+
     private final int flavor;
     private final Map<String, ByteView> tables;
     private final List<Problem> problems;
@@ -27,7 +32,7 @@ public final class Sfnt {
         this.problems = List.copyOf(problems);
     }
 
-    /** The sfnt version tag: {@link #TRUETYPE}, {@link #CFF}, or {@code true}. */
+    /** The sfnt version tag: {@link #TRUETYPE}, {@link #CFF}, or {@link #APPLE_TRUETYPE}. */
     public int flavor() {
         return flavor;
     }

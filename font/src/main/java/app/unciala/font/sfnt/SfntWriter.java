@@ -6,10 +6,11 @@ import java.util.Map;
 
 /** Writes a face as a bare TTF or OTF file, or several as a collection; the same tables give the same bytes. */
 public final class SfntWriter {
-    /** The bytes of a table record. */
-    private static final int RECORD = 16;
-
+    /** Where {@code head} has the adjustment of the checksum of the whole file, and from what length on. */
     private static final int HEAD_ADJUSTMENT = 8;
+
+    private static final int ADJUSTED_LENGTH = 12;
+
     private static final int ADJUSTMENT_BASE = 0xB1B0AFBA;
 
     private SfntWriter() {}
@@ -18,8 +19,8 @@ public final class SfntWriter {
         Map<String, ByteView> tables = face.tables();
         int count = tables.size();
         ByteSink out = new ByteSink().u32(face.flavor()).u16(count);
-        SearchRange.of(count, RECORD).writeTo(out);
-        int offset = 12 + RECORD * count;
+        SearchRange.of(count, TableDirectory.RECORD).writeTo(out);
+        int offset = TableDirectory.RECORDS + TableDirectory.RECORD * count;
         for (Map.Entry<String, ByteView> entry : tables.entrySet()) {
             ByteView table = entry.getValue();
             out.tag(entry.getKey())
@@ -30,7 +31,7 @@ public final class SfntWriter {
         }
         int head = -1;
         for (Map.Entry<String, ByteView> entry : tables.entrySet()) {
-            if (entry.getKey().equals("head") && entry.getValue().length() >= 12) {
+            if (isAdjusted(entry.getKey(), entry.getValue())) {
                 head = out.size();
             }
             out.bytes(entry.getValue()).pad4();
@@ -43,9 +44,12 @@ public final class SfntWriter {
         return out.toArray();
     }
 
-    /** That of {@code head} counts its own adjustment as zero. */
-    static int checksum(String tag, ByteView table) {
-        boolean adjusted = tag.equals("head") && table.length() >= 12;
-        return table.checksum() - (adjusted ? table.i32(HEAD_ADJUSTMENT) : 0);
+    private static boolean isAdjusted(String tag, ByteView table) {
+        return tag.equals("head") && table.length() >= ADJUSTED_LENGTH;
+    }
+
+    /** The checksum of a table in the directory; that of {@code head} counts its own adjustment as zero. */
+    public static int checksum(String tag, ByteView table) {
+        return table.checksum() - (isAdjusted(tag, table) ? table.i32(HEAD_ADJUSTMENT) : 0);
     }
 }

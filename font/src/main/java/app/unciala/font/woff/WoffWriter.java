@@ -6,6 +6,7 @@ import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.sfnt.SfntReader;
 import app.unciala.font.sfnt.SfntWriter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.Deflater;
@@ -19,23 +20,23 @@ public final class WoffWriter {
         Map<String, ByteView> tables =
                 SfntReader.read(ByteView.of(plain, "file"), 0).tables();
         List<byte[]> stored = new ArrayList<>();
-        int length = 44 + 20 * tables.size();
+        int length = WoffHeader.ENTRIES + WoffHeader.ENTRY * tables.size();
         for (ByteView table : tables.values()) {
             byte[] packed = deflate(table);
             stored.add(packed);
             length += (packed.length + 3) & ~3;
         }
         ByteSink out = new ByteSink(length);
-        out.u32(0x774F4646).u32(face.flavor()).u32(length).u16(tables.size()).u16(0);
-        out.u32(plain.length).u16(1).u16(0).u32(0).u32(0).u32(0).u32(0).u32(0);
-        int offset = 44 + 20 * tables.size();
+        out.u32(WoffReader.SIGNATURE).u32(face.flavor()).u32(length);
+        out.u16(tables.size()).u16(0).u32(plain.length);
+        // The version of the font, which nothing reads, and where metadata and private data would be.
+        out.u16(1).u16(0);
+        out.bytes(new byte[WoffHeader.ENTRIES - out.size()]);
+        int offset = WoffHeader.ENTRIES + WoffHeader.ENTRY * tables.size();
         int i = 0;
         for (Map.Entry<String, ByteView> entry : tables.entrySet()) {
             byte[] bytes = stored.get(i++);
-            int checksum = entry.getValue().checksum();
-            if (entry.getKey().equals("head")) {
-                checksum -= entry.getValue().i32(8);
-            }
+            int checksum = SfntWriter.checksum(entry.getKey(), entry.getValue());
             out.tag(entry.getKey()).u32(offset).u32(bytes.length);
             out.u32(entry.getValue().length()).u32(checksum);
             offset += (bytes.length + 3) & ~3;
@@ -52,7 +53,7 @@ public final class WoffWriter {
             deflater.finish();
             byte[] packed = new byte[plain.length];
             int size = deflater.deflate(packed);
-            return deflater.finished() && size < plain.length ? java.util.Arrays.copyOf(packed, size) : plain;
+            return deflater.finished() && size < plain.length ? Arrays.copyOf(packed, size) : plain;
         } finally {
             deflater.end();
         }

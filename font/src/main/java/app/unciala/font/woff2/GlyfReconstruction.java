@@ -9,10 +9,20 @@ import app.unciala.font.glyf.SimpleGlyph;
 
 /** Undoes the transform of {@code glyf} (section 5.1): both tables anew, and each glyph's xMin for {@code hmtx}. */
 record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
-    private static final int OVERLAP_BITMAP = 1;
+    /** Where fields stand in the transformed table (section 5.1), before the lengths of its streams. */
+    private static final int OPTION_FLAGS = 2;
 
-    /** The largest glyf table that short offsets reach, in bytes. */
-    static final int MAX_SHORT = 0x1FFFE;
+    private static final int NUM_GLYPHS = 4;
+    static final int INDEX_FORMAT = 6;
+    private static final int STREAM_LENGTHS = 8;
+    private static final int STREAM_COUNT = 7;
+    private static final int STREAMS = STREAM_LENGTHS + 4 * STREAM_COUNT;
+
+    /** The option flag that says which glyphs overlap themselves. */
+    static final int OVERLAP_BITMAP = 1;
+
+    /** Of the flag of a point: whether it is off the curve; the others tell how it moves. */
+    static final int OFF_CURVE = 0x80;
 
     static GlyfReconstruction of(ByteView data) {
         return new Work(data).run();
@@ -34,13 +44,13 @@ record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
         private final ByteSink out = new ByteSink(1 << 16);
 
         Work(ByteView data) {
-            int options = data.u16(2);
-            numGlyphs = data.u16(4);
-            longOffsets = data.u16(6) == 1;
-            int at = 36;
-            ByteView[] streams = new ByteView[7];
-            for (int i = 0; i < 7; i++) {
-                int length = data.offset32(8 + 4 * i);
+            int options = data.u16(OPTION_FLAGS);
+            numGlyphs = data.u16(NUM_GLYPHS);
+            longOffsets = data.u16(INDEX_FORMAT) == 1;
+            int at = STREAMS;
+            ByteView[] streams = new ByteView[STREAM_COUNT];
+            for (int i = 0; i < STREAM_COUNT; i++) {
+                int length = data.offset32(STREAM_LENGTHS + 4 * i);
                 streams[i] = data.slice(at, length);
                 at += length;
             }
@@ -117,8 +127,8 @@ record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
             int y = 0;
             for (int i = 0; i < points; i++) {
                 int flag = flags.u8();
-                onCurve[i] = flag < 128;
-                long delta = Triplet.read(glyphData, flag & 0x7F);
+                onCurve[i] = (flag & OFF_CURVE) == 0;
+                long delta = Triplet.read(glyphData, flag & ~OFF_CURVE);
                 x += Triplet.dx(delta);
                 y += Triplet.dy(delta);
                 xs[i] = (short) x;

@@ -54,7 +54,10 @@ record GlyfTransform(byte[] data, int[] xMins) {
                 }
             }
             ByteSink out = new ByteSink(1 << 16);
-            out.u16(0).u16(anyOverlap ? 1 : 0).u16(table.numGlyphs()).u16(locFormat);
+            out.u16(0)
+                    .u16(anyOverlap ? GlyfReconstruction.OVERLAP_BITMAP : 0)
+                    .u16(table.numGlyphs())
+                    .u16(locFormat);
             ByteSink[] streams = {contourCounts, pointCounts, flags, glyphData, composites};
             for (ByteSink stream : streams) {
                 out.u32(stream.size());

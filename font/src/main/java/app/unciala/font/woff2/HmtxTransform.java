@@ -12,18 +12,21 @@ import java.util.Optional;
 final class HmtxTransform {
     private static final int NO_PROPORTIONAL = 1;
     private static final int NO_MONOSPACE = 2;
+    private static final int BOTH = NO_PROPORTIONAL | NO_MONOSPACE;
 
     private HmtxTransform() {}
 
     static byte[] undo(Sfnt face, ByteView data, int[] xMins) {
         int numberOfHMetrics = HheaTable.read(face).numberOfHMetrics();
         int flags = data.u8(0);
-        if ((flags & 3) == 0 || (flags & ~3) != 0) {
+        if ((flags & BOTH) == 0 || (flags & ~BOTH) != 0) {
             throw new FontException("hmtx", 0, "has the invalid transform flags " + flags);
         }
         if (numberOfHMetrics == 0 || numberOfHMetrics > xMins.length) {
             throw new FontException(
-                    "hhea", 34, "gives " + numberOfHMetrics + " advances for " + xMins.length + " glyphs");
+                    "hhea",
+                    HheaTable.NUMBER_OF_METRICS,
+                    "gives " + numberOfHMetrics + " advances for " + xMins.length + " glyphs");
         }
         ByteCursor advances = new ByteCursor(data, 1);
         ByteCursor bearings = new ByteCursor(data, 1 + 2 * numberOfHMetrics);
@@ -44,7 +47,7 @@ final class HmtxTransform {
         ByteView plain = face.require("hmtx");
         int numberOfHMetrics = HheaTable.read(face).numberOfHMetrics();
         int[] bearings = HmtxTable.read(plain, numberOfHMetrics, xMins.length).leftSideBearings();
-        int flags = NO_PROPORTIONAL | NO_MONOSPACE;
+        int flags = BOTH;
         for (int glyph = 0; glyph < xMins.length; glyph++) {
             if (bearings[glyph] != xMins[glyph]) {
                 flags &= ~(glyph < numberOfHMetrics ? NO_PROPORTIONAL : NO_MONOSPACE);

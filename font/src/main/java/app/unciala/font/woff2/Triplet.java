@@ -52,7 +52,7 @@ final class Triplet {
 
     /** Writes a move in the fewest bytes. */
     static void write(ByteSink flags, ByteSink data, boolean onCurve, int dx, int dy) {
-        int curve = onCurve ? 0 : 128;
+        int curve = onCurve ? 0 : GlyfReconstruction.OFF_CURVE;
         int ax = Math.abs(dx);
         int ay = Math.abs(dy);
         int xSign = dx < 0 ? 0 : 1;

@@ -12,8 +12,27 @@ import java.util.TreeMap;
 
 /** Reads WOFF 2.0, single fonts and collections, and undoes the transforms of {@code glyf}, {@code loca}, {@code hmtx}. */
 public final class Woff2Reader {
-    private static final int COLLECTION = 0x74746366;
-    private static final int HEADER = 48;
+    /** {@code wOF2}, which a file begins with. */
+    public static final int SIGNATURE = 0x774F4632;
+
+    /** Where fields stand in the header (section 4), in bytes from the start of the file. */
+    private static final int FLAVOR = 4;
+
+    private static final int LENGTH = 8;
+    private static final int TABLE_COUNT = 12;
+    private static final int COMPRESSED_LENGTH = 20;
+    /** The bytes of the header. */
+    static final int HEADER = 48;
+
+    /** Of the first byte of a table's entry: the number of its tag, and above it the version of its transform. */
+    private static final int TAG_NUMBER = 0x3F;
+
+    static final int TRANSFORM_SHIFT = 6;
+    /** Versions of transforms; for {@code glyf} and {@code loca}, 0 is the transform and 3 is none. */
+    static final int NO_TRANSFORM_OF_OUTLINES = 3;
+
+    static final int HMTX_TRANSFORM = 1;
+
     private static final int MAX_FACES = 256;
 
     /** One entry of the table directory; {@code length} is what it takes in the decompressed stream. */
@@ -22,20 +41,20 @@ public final class Woff2Reader {
     private Woff2Reader() {}
 
     public static List<Sfnt> read(ByteView file) {
-        int flavor = file.i32(4);
-        int numTables = file.u16(12);
-        long declared = file.u32(8);
+        int flavor = file.i32(FLAVOR);
+        int numTables = file.u16(TABLE_COUNT);
+        long declared = file.u32(LENGTH);
         if (declared != file.length()) {
             throw new FontException(
-                    "WOFF2", 8, "says it is " + declared + " bytes long, but the file has " + file.length());
+                    "WOFF2", LENGTH, "says it is " + declared + " bytes long, but the file has " + file.length());
         }
-        int packedLength = file.offset32(20);
+        int packedLength = file.offset32(COMPRESSED_LENGTH);
         if (numTables == 0) {
-            throw new FontException("WOFF2", 12, "has no tables");
+            throw new FontException("WOFF2", TABLE_COUNT, "has no tables");
         }
         ByteCursor cursor = new ByteCursor(file, HEADER);
         List<Entry> entries = readDirectory(cursor, numTables);
-        List<FaceEntries> faces = flavor == COLLECTION
+        List<FaceEntries> faces = flavor == Sfnt.COLLECTION
                 ? readCollectionDirectory(cursor, numTables)
                 : List.of(new FaceEntries(flavor, allOf(numTables)));
         long total = 0;
@@ -75,14 +94,14 @@ public final class Woff2Reader {
         List<Entry> entries = new ArrayList<>();
         for (int i = 0; i < numTables; i++) {
             int flags = cursor.u8();
-            int number = flags & 0x3F;
+            int number = flags & TAG_NUMBER;
             String tag = number == KnownTags.ARBITRARY ? cursor.tag() : KnownTags.tag(number);
-            int version = flags >> 6;
+            int version = flags >> TRANSFORM_SHIFT;
             boolean outlines = tag.equals("glyf") || tag.equals("loca");
-            boolean transformed = outlines ? version != 3 : version != 0;
+            boolean transformed = outlines ? version != NO_TRANSFORM_OF_OUTLINES : version != 0;
             int original = cursor.uintBase128();
             int length = transformed ? cursor.uintBase128() : original;
-            if (transformed && (outlines ? version != 0 : !tag.equals("hmtx") || version != 1)) {
+            if (transformed && (outlines ? version != 0 : !tag.equals("hmtx") || version != HMTX_TRANSFORM)) {
                 throw new FontException(tag, -1, "uses the unknown transform " + version);
             }
             if (tag.equals("loca") && transformed && length != 0) {

@@ -22,10 +22,9 @@ public final class Woff2Writer {
     /** Bit 11 of the flags of {@code head}, as it stands in their first byte. */
     private static final int LOSSLESS = 1 << 3;
 
-    private static final int FLAGS = 16;
-    private static final int LOC_FORMAT = 50;
-    private static final int NULL_TRANSFORM_OF_OUTLINES = 3 << 6;
-    private static final int HMTX_TRANSFORM = 1 << 6;
+    private static final int NO_TRANSFORM_OF_OUTLINES =
+            Woff2Reader.NO_TRANSFORM_OF_OUTLINES << Woff2Reader.TRANSFORM_SHIFT;
+    private static final int HMTX_TRANSFORM = Woff2Reader.HMTX_TRANSFORM << Woff2Reader.TRANSFORM_SHIFT;
 
     /** Decoders in use, browsers' among them, take a file that expands further for an attack. */
     private static final int MOST_EXPANSION = 100;
@@ -62,15 +61,17 @@ public final class Woff2Writer {
             plain.bytes(entry.bytes());
         }
         byte[] packed = Brotli.compress(plain.toArray(), compression);
-        int length = (48 + directory.size() + packed.length + 3) & ~3;
+        int length = (Woff2Reader.HEADER + directory.size() + packed.length + 3) & ~3;
         if (plain.size() > (long) MOST_EXPANSION * length) {
             throw new FontException(
                     "WOFF2", -1, "would expand more than " + MOST_EXPANSION + " times, which browsers refuse");
         }
         ByteSink out = new ByteSink(length);
-        out.u32(0x774F4632).u32(ready.flavor()).u32(length).u16(entries.size()).u16(0);
-        out.u32(decoded.length).u32(packed.length).u16(1).u16(0);
-        out.u32(0).u32(0).u32(0).u32(0).u32(0);
+        out.u32(Woff2Reader.SIGNATURE).u32(ready.flavor()).u32(length);
+        out.u16(entries.size()).u16(0).u32(decoded.length).u32(packed.length);
+        // The version of the font, which nothing reads, and where metadata and private data would be.
+        out.u16(1).u16(0);
+        out.bytes(new byte[Woff2Reader.HEADER - out.size()]);
         out.bytes(directory).bytes(packed).pad4();
         return out.toArray();
     }
@@ -78,7 +79,7 @@ public final class Woff2Writer {
     /** A decoder pads every glyph to four bytes, which can outgrow the short offsets of the source. */
     private static GlyfTransform transform(Sfnt face) {
         int locFormat = HeadTable.read(face).indexToLocFormat();
-        boolean outgrows = locFormat == 0 && paddedLength(GlyfTable.read(face)) > GlyfReconstruction.MAX_SHORT;
+        boolean outgrows = locFormat == 0 && paddedLength(GlyfTable.read(face)) > GlyfTable.MAX_SHORT;
         return GlyfTransform.of(face, outgrows ? 1 : locFormat);
     }
 
@@ -93,13 +94,13 @@ public final class Woff2Writer {
     /** The face as a decoder will write it, so that lengths and checksums stand for what comes out. */
     private static Sfnt asDecoded(Sfnt face, Optional<GlyfTransform> glyf) {
         byte[] head = face.require("head").toArray();
-        head[FLAGS] |= LOSSLESS;
+        head[HeadTable.FLAGS] |= LOSSLESS;
         Sfnt decoded = face;
         if (glyf.isPresent()) {
             ByteView data = ByteView.of(glyf.get().data(), "glyf");
             GlyfReconstruction rebuilt = GlyfReconstruction.of(data);
             decoded = face.with("glyf", rebuilt.glyf()).with("loca", rebuilt.loca());
-            head[LOC_FORMAT + 1] = (byte) data.u16(6);
+            head[HeadTable.INDEX_TO_LOC_FORMAT + 1] = (byte) data.u16(GlyfReconstruction.INDEX_FORMAT);
         }
         return decoded.with("head", head);
     }
@@ -117,7 +118,7 @@ public final class Woff2Writer {
                         ? glyf.flatMap(transform -> HmtxTransform.apply(face, transform.xMins()))
                                 .filter(bytes -> pays(bytes, table.getValue()))
                         : Optional.empty();
-                int flags = tag.equals("loca") || tag.equals("glyf") ? NULL_TRANSFORM_OF_OUTLINES : 0;
+                int flags = tag.equals("loca") || tag.equals("glyf") ? NO_TRANSFORM_OF_OUTLINES : 0;
                 entries.add(shorter.map(bytes -> new Entry(tag, HMTX_TRANSFORM, length, bytes, true))
                         .orElseGet(() ->
                                 new Entry(tag, flags, length, table.getValue().toArray(), false)));
