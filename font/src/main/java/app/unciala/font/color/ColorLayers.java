@@ -14,13 +14,22 @@ public final class ColorLayers {
     private static final int MAX_DEPTH = 64;
     private static final int MAX_PAINTS = 100_000;
     private static final int MAX_LAYERS = 1 << 24;
-    /** A base glyph record of either version: the glyph, then four bytes. */
+    /** A base glyph record of either version: the glyph, then its first layer and how many it has, or an offset. */
     private static final int RECORD = 6;
 
+    private static final int FIRST_LAYER = 2;
+    private static final int LAYERS_OF_GLYPH = 4;
+    private static final int PAINT_OFFSET = 2;
+
+    private static final int BASE_GLYPH_COUNT = 2;
     private static final int BASE_GLYPHS = 4;
     private static final int LAYERS = 8;
     /** The bytes of a layer of version 0: a glyph, and an entry of the palettes. */
-    private static final int LAYER = 4;
+    public static final int LAYER = 4;
+
+    public static final int LAYER_PALETTE = 2;
+    /** Where the records of the lists of version 1 begin, behind their count. */
+    private static final int LIST_RECORDS = 4;
     /** Where the header says where its parts are, in bytes. */
     public static final int BASE_GLYPH_LIST = 14;
 
@@ -57,13 +66,13 @@ public final class ColorLayers {
 
     /** The layers of a color glyph of version 0, of four bytes each: a glyph, and an entry of the palettes. */
     public ByteView flatLayers(int glyph) {
-        int count = colr.u16(2);
+        int count = colr.u16(BASE_GLYPH_COUNT);
         if (count > 0) {
             ByteView bases = colr.from(colr.offset32(BASE_GLYPHS));
             int at = find(bases, 0, count, glyph);
             if (at >= 0) {
-                int first = colr.offset32(LAYERS) + LAYER * bases.u16(at + 2);
-                return colr.slice(first, LAYER * bases.u16(at + 4));
+                int first = colr.offset32(LAYERS) + LAYER * bases.u16(at + FIRST_LAYER);
+                return colr.slice(first, LAYER * bases.u16(at + LAYERS_OF_GLYPH));
             }
         }
         return colr.slice(0, 0);
@@ -75,8 +84,8 @@ public final class ColorLayers {
             return Optional.empty();
         }
         ByteView list = colr.from(colr.offset32(BASE_GLYPH_LIST));
-        int at = find(list, 4, (int) Math.min(list.u32(0), list.length() / RECORD), glyph);
-        return at < 0 ? Optional.empty() : Optional.of(list.from(list.offset32(at + 2)));
+        int at = find(list, LIST_RECORDS, (int) Math.min(list.u32(0), list.length() / RECORD), glyph);
+        return at < 0 ? Optional.empty() : Optional.of(list.from(list.offset32(at + PAINT_OFFSET)));
     }
 
     /** Where the record of a glyph stands among records in the order of their glyphs, or -1. */
@@ -102,7 +111,7 @@ public final class ColorLayers {
     /** The paint at a place in the list of layers; the view ends with the table. */
     public ByteView layer(int number) {
         ByteView layers = colr.from(colr.offset32(LAYER_LIST));
-        return layers.from(layers.offset32(4 + 4 * number));
+        return layers.from(layers.offset32(LIST_RECORDS + 4 * number));
     }
 
     /** Follows a graph of paints; each paint once. */
@@ -127,8 +136,8 @@ public final class ColorLayers {
             int format = paint.u8(0);
             PaintFormat shape = PaintFormat.of(format);
             if (format == PaintFormat.COLR_LAYERS) {
-                long first = paint.u32(2);
-                for (int i = 0; i < paint.u8(1); i++) {
+                long first = paint.u32(PaintFormat.FIRST_LAYER);
+                for (int i = 0; i < paint.u8(PaintFormat.LAYER_COUNT); i++) {
                     int layer = (int) Math.min(first + i, MAX_LAYERS);
                     ByteView next = layer(layer);
                     layers.set(layer);

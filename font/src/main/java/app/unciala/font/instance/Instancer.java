@@ -4,6 +4,7 @@ import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.subset.color.ColorLayersCutter;
 import app.unciala.font.subset.layout.LayoutCutter;
 import app.unciala.font.table.MaxpTable;
 import app.unciala.font.variation.Location;
@@ -25,6 +26,7 @@ public final class Instancer {
     public static Sfnt instantiate(Sfnt face, Location location) {
         Sfnt instance = outlines(face, location);
         instance = LayoutCutter.instantiate(instance, MaxpTable.read(face).numGlyphs(), location);
+        instance = ColorLayersCutter.instantiate(instance, MaxpTable.read(face).numGlyphs(), location);
         if (face.table("MVAR").isPresent()) {
             instance = MetricsTags.instantiate(instance, face.require("MVAR"), location);
         }

@@ -14,6 +14,11 @@ public final class Block {
     private final ByteSink bytes = new ByteSink(32);
     private final List<Link> links = new ArrayList<>();
 
+    public Block u8(int value) {
+        bytes.u8(value);
+        return this;
+    }
+
     public Block u16(int value) {
         bytes.u16(value);
         return this;

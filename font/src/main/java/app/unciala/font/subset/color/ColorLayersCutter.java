@@ -1,54 +1,56 @@
 package app.unciala.font.subset.color;
 
-import static app.unciala.font.color.ColorLayers.BASE_GLYPH_LIST;
 import static app.unciala.font.color.ColorLayers.CLIP_LIST;
 import static app.unciala.font.color.ColorLayers.LAYER_LIST;
-import static app.unciala.font.color.ColorLayers.VARIATION_INDEX_MAP;
 import static app.unciala.font.color.ColorLayers.VARIATION_STORE;
 
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.color.ColorLayers;
-import app.unciala.font.color.PaintFormat;
 import app.unciala.font.layout.GlyphMap;
 import app.unciala.font.layout.packing.Block;
 import app.unciala.font.layout.packing.BlockPacker;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.variation.Location;
 import java.util.BitSet;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Cuts {@code COLR}, versions 0 and 1 (OpenType 1.9), to the color glyphs of a map: their layers and paints, under the new
- * glyph numbers. Palettes and deltas stay as they are.
+ * Writes {@code COLR}, versions 0 and 1 (OpenType 1.9), anew: for the color glyphs of a map, their layers and paints under
+ * the new glyph numbers; or as it is at one location of a variable font. Palettes stay as they are.
  */
 public final class ColorLayersCutter {
     /** What the count of layers holds; glyphs that shared some have layers of their own after a cut. */
     private static final int MOST_LAYERS = 0xFFFF;
 
-    private static final int LAYER = 4;
-    private static final int COLOR_STOP = 6;
-    private static final int MATRIX = 24;
-    private static final int BOX = 9;
-    /** The bytes of an index of deltas, which variable records have at their end. */
-    private static final int DELTA_INDEX = 4;
+    /** Of the list of clip boxes: its format, how many ranges it has, and the ranges. */
+    private static final int CLIP_COUNT = 1;
+
+    private static final int CLIPS = 5;
+    /** A range of glyphs: the first, the last, and the offset to their box. */
+    private static final int CLIP = 7;
+
+    private static final int CLIP_LAST = 2;
+    private static final int CLIP_BOX = 4;
 
     private final ByteView colr;
     private final ColorLayers layers;
     private final GlyphMap map;
     /** The layers that kept glyphs are painted with, by their old places. */
     private final BitSet keptLayers = new BitSet();
-    /** Paints by what is left of the table from where they begin, so that shared ones stay shared. */
-    private final Map<Integer, Block> paints = new HashMap<>();
 
-    private ColorLayersCutter(ByteView colr, GlyphMap map) {
+    private final PaintDeltas deltas;
+    private final PaintCutter paints;
+
+    private ColorLayersCutter(ByteView colr, GlyphMap map, PaintDeltas deltas) {
         this.colr = colr;
         this.map = map;
+        this.deltas = deltas;
         layers = ColorLayers.read(colr);
         map.kept().stream().forEach(glyph -> layers.addLayers(glyph, keptLayers));
+        paints = new PaintCutter(this::after, keptLayers, deltas);
     }
 
     /**
@@ -60,8 +62,28 @@ public final class ColorLayersCutter {
         if (face.table("COLR").isEmpty()) {
             return face;
         }
-        byte[] cut = new ColorLayersCutter(face.require("COLR"), map).cut();
+        ByteView colr = face.require("COLR");
+        byte[] cut = new ColorLayersCutter(colr, map, PaintDeltas.keeping(colr)).cut();
         return cut == null ? face.without("COLR") : face.with("COLR", cut);
+    }
+
+    /**
+     * The face with paints as they are at a location; unchanged where they do not vary.
+     *
+     * @throws FontException if {@code COLR} is damaged
+     */
+    public static Sfnt instantiate(Sfnt face, int numGlyphs, Location location) {
+        ByteView colr = face.table("COLR")
+                .filter(table -> table.u16(0) > 0 && table.u32(VARIATION_STORE) != 0)
+                .orElse(null);
+        if (colr == null) {
+            return face;
+        }
+        BitSet all = new BitSet();
+        all.set(0, numGlyphs);
+        GlyphMap same = GlyphMap.renumbering(all, numGlyphs);
+        byte[] instance = new ColorLayersCutter(colr, same, PaintDeltas.atInstance(colr, location)).cut();
+        return instance == null ? face : face.with("COLR", instance);
     }
 
     private byte @Nullable [] cut() {
@@ -79,11 +101,14 @@ public final class ColorLayersCutter {
                 .link32(counts[0] == 0 ? null : flat)
                 .u16(counts[1]);
         if (paintedGlyphs != null) {
+            // The deltas that are kept are known when all else is written.
+            Block layerList = layerList();
+            Block clips = clips();
             table.link32(paintedGlyphs)
-                    .link32(layerList())
-                    .link32(clips())
-                    .link32(whole(VARIATION_INDEX_MAP))
-                    .link32(whole(VARIATION_STORE));
+                    .link32(layerList)
+                    .link32(clips)
+                    .link32(deltas.indexMap())
+                    .link32(deltas.variationStore());
         }
         return BlockPacker.pack(table)
                 .orElseThrow(() -> new FontException("COLR", -1, "has paints too far apart for their offsets"));
@@ -97,14 +122,14 @@ public final class ColorLayersCutter {
                 glyph >= 0;
                 glyph = map.kept().nextSetBit(glyph + 1)) {
             ByteView own = layers.flatLayers(glyph);
-            int count = own.length() / LAYER;
+            int count = own.length() / ColorLayers.LAYER;
             if (count > 0) {
                 if (layerCount + count > MOST_LAYERS) {
                     throw new FontException("COLR", -1, "has color glyphs of more than " + MOST_LAYERS + " layers");
                 }
                 bases.u16(map.after(glyph)).u16(layerCount).u16(count);
-                for (int at = 0; at < own.length(); at += LAYER) {
-                    flat.u16(after(own.u16(at))).u16(own.u16(at + 2));
+                for (int at = 0; at < own.length(); at += ColorLayers.LAYER) {
+                    flat.u16(after(own.u16(at))).u16(own.u16(at + ColorLayers.LAYER_PALETTE));
                 }
                 baseCount++;
                 layerCount += count;
@@ -128,7 +153,7 @@ public final class ColorLayersCutter {
         }
         Block list = new Block().u32(glyphs.length);
         for (int glyph : glyphs) {
-            list.u16(map.after(glyph)).link32(paint(layers.paint(glyph).orElseThrow()));
+            list.u16(map.after(glyph)).link32(paints.paint(layers.paint(glyph).orElseThrow()));
         }
         return list;
     }
@@ -138,57 +163,8 @@ public final class ColorLayersCutter {
             return null;
         }
         Block list = new Block().u32(keptLayers.cardinality());
-        keptLayers.stream().forEach(layer -> list.link32(paint(layers.layer(layer))));
+        keptLayers.stream().forEach(layer -> list.link32(paints.paint(layers.layer(layer))));
         return list;
-    }
-
-    private Block paint(ByteView paint) {
-        Block known = paints.get(paint.length());
-        if (known != null) {
-            return known;
-        }
-        int format = paint.u8(0);
-        PaintFormat shape = PaintFormat.of(format);
-        Block cut = new Block();
-        if (format == PaintFormat.COLR_LAYERS) {
-            int first = (int) Math.min(paint.u32(2), keptLayers.length());
-            cut.bytes(paint.slice(0, 2)).u32(keptLayers.get(0, first).cardinality());
-        } else {
-            int at = 0;
-            while (at < shape.length()) {
-                at += field(cut, paint, at, shape);
-            }
-        }
-        paints.put(paint.length(), cut);
-        return cut;
-    }
-
-    /** Copies what stands at a byte of a paint, and says how many bytes it takes there. */
-    private int field(Block cut, ByteView paint, int at, PaintFormat shape) {
-        if (at == shape.glyph()) {
-            cut.u16(after(paint.u16(at)));
-            return 2;
-        }
-        if (shape.paints().contains(at)) {
-            int offset = paint.u24(at);
-            if (offset == 0) {
-                throw new FontException("COLR", -1, "has a paint without the paint that it changes");
-            }
-            cut.link24(paint(paint.from(offset)));
-            return 3;
-        }
-        int more = shape.variable() ? DELTA_INDEX : 0;
-        if (at == shape.colorLine()) {
-            ByteView line = paint.from(paint.u24(at));
-            cut.link24(new Block().bytes(line.slice(0, 3 + line.u16(1) * (COLOR_STOP + more))));
-            return 3;
-        }
-        if (at == shape.transform()) {
-            cut.link24(new Block().bytes(paint.from(paint.u24(at)).slice(0, MATRIX + more)));
-            return 3;
-        }
-        cut.bytes(paint.slice(at, 1));
-        return 1;
     }
 
     /** The boxes that color glyphs are clipped to: ranges of glyphs, of which what is kept is a range again. */
@@ -197,19 +173,18 @@ public final class ColorLayersCutter {
             return null;
         }
         ByteView list = colr.from(colr.offset32(CLIP_LIST));
-        List<ByteView> kept = IntStream.range(0, list.offset32(1))
-                .mapToObj(i -> list.slice(5 + 7 * i, 7))
+        List<ByteView> kept = IntStream.range(0, list.offset32(CLIP_COUNT))
+                .mapToObj(i -> list.slice(CLIPS + CLIP * i, CLIP))
                 .filter(range -> first(range) >= 0 && first(range) <= last(range))
                 .toList();
         if (kept.isEmpty()) {
             return null;
         }
-        Block cut = new Block().bytes(list.slice(0, 1)).u32(kept.size());
+        Block cut = new Block().u8(list.u8(0)).u32(kept.size());
         for (ByteView range : kept) {
-            ByteView box = list.from(range.u24(4));
             cut.u16(map.after(first(range)))
                     .u16(map.after(last(range)))
-                    .link24(new Block().bytes(box.slice(0, box.u8(0) == 2 ? BOX + DELTA_INDEX : BOX)));
+                    .link24(paints.clipBox(list.from(range.u24(CLIP_BOX))));
         }
         return cut;
     }
@@ -219,20 +194,6 @@ public final class ColorLayersCutter {
     }
 
     private int last(ByteView range) {
-        return map.kept().previousSetBit(range.u16(2));
-    }
-
-    /** A part that stays as it is: from its offset to the next part, or to the end of the table. */
-    private @Nullable Block whole(int offsetAt) {
-        if (colr.u32(offsetAt) == 0) {
-            return null;
-        }
-        int from = colr.offset32(offsetAt);
-        int to = IntStream.of(4, 8, BASE_GLYPH_LIST, LAYER_LIST, CLIP_LIST, VARIATION_INDEX_MAP, VARIATION_STORE)
-                .map(colr::i32)
-                .filter(offset -> offset > from && offset < colr.length())
-                .min()
-                .orElse(colr.length());
-        return new Block().bytes(colr.slice(from, to - from));
+        return map.kept().previousSetBit(range.u16(CLIP_LAST));
     }
 }
