@@ -13,7 +13,13 @@ import java.util.Map;
 public final class SvgDocuments {
     private static final int DOCUMENT_LIST_OFFSET = 2;
     private static final int HEADER = 10;
+    /** Of the list: where the records begin, each with the first and the last glyph, and where its document is. */
+    private static final int RECORDS = 2;
+
     private static final int RECORD = 12;
+    private static final int LAST_GLYPH = 2;
+    private static final int OFFSET = 4;
+    private static final int LENGTH = 8;
 
     /** Glyphs from one to another, both included. */
     public record Glyphs(int first, int last) {}
@@ -38,9 +44,10 @@ public final class SvgDocuments {
         Map<Long, List<Glyphs>> glyphs = new LinkedHashMap<>();
         int count = list.u16(0);
         for (int i = 0; i < count; i++) {
-            int at = 2 + RECORD * i;
-            long place = list.u32(at + 4) << 32 | list.u32(at + 8);
-            glyphs.computeIfAbsent(place, any -> new ArrayList<>()).add(new Glyphs(list.u16(at), list.u16(at + 2)));
+            int at = RECORDS + RECORD * i;
+            long place = list.u32(at + OFFSET) << 32 | list.u32(at + LENGTH);
+            glyphs.computeIfAbsent(place, any -> new ArrayList<>())
+                    .add(new Glyphs(list.u16(at), list.u16(at + LAST_GLYPH)));
         }
         long all = 0;
         for (long place : glyphs.keySet()) {
@@ -70,7 +77,7 @@ public final class SvgDocuments {
         }
         entries.sort(Comparator.comparingInt(entry -> entry.glyphs().first()));
         int[] offsets = new int[documents.size()];
-        int end = 2 + RECORD * entries.size();
+        int end = RECORDS + RECORD * entries.size();
         for (int i = 0; i < offsets.length; i++) {
             offsets[i] = end;
             end += documents.get(i).bytes().length;

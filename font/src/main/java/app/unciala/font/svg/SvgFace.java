@@ -9,12 +9,16 @@ import app.unciala.font.cff.CffWriter;
 import app.unciala.font.outline.Outline;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.table.CmapWriter;
+import app.unciala.font.table.HeadTable;
+import app.unciala.font.table.HheaTable;
 import app.unciala.font.table.HmtxTable;
 import app.unciala.font.table.KernWriter;
+import app.unciala.font.table.MaxpTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameTable.NameRecord;
 import app.unciala.font.table.NameWriter;
 import app.unciala.font.table.Os2Table;
+import app.unciala.font.table.PostTable;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,7 +31,13 @@ import org.jspecify.annotations.Nullable;
 /** One font of an SVG document, gathered element by element and put into the tables of a face. */
 final class SvgFace {
     /** The same date for every face, so that the same input gives the same bytes: seconds since 1904. */
-    private static final long NO_DATE = 0xD4000000L;
+    private static final int NO_DATE = 0xD4000000;
+
+    private static final int VERSION_1 = 0x00010000;
+    /** Four spaces. */
+    private static final int NO_VENDOR = 0x20202020;
+    /** Pixels to the em from which letters can be read. */
+    private static final int LEAST_LEGIBLE = 3;
 
     private static final int MAX_UNITS = 16384;
     private static final int MAX_PAIRS = 10_000;
@@ -138,25 +148,18 @@ final class SvgFace {
         put(tables, "CFF ", CffWriter.write(family.replaceAll("[^A-Za-z0-9]", ""), outlines, widths, unitsPerEm));
         HmtxTable hmtx = new HmtxTable(widths, new int[widths.length]);
         put(tables, "hmtx", hmtx.write());
-        put(tables, "maxp", new ByteSink().u32(0x5000).u16(outlines.size()).toArray());
+        put(
+                tables,
+                "maxp",
+                new ByteSink().u32(MaxpTable.CFF_VERSION).u16(outlines.size()).toArray());
         int ascender = rounded(ascent.orElse(unitsPerEm * 0.8));
         int descender = -Math.abs(rounded(descent.orElse(unitsPerEm * -0.2)));
         put(tables, "hhea", hhea(ascender, descender, hmtx.numberOfHMetrics()));
         put(tables, "head", head());
         put(tables, "OS/2", os2(ascender, descender));
-        put(
-                tables,
-                "post",
-                new ByteSink()
-                        .u32(0x30000)
-                        .u32(0)
-                        .u32(0)
-                        .u32(0)
-                        .u32(0)
-                        .u32(0)
-                        .u32(0)
-                        .u32(0)
-                        .toArray());
+        ByteSink post = fields(PostTable.HEADER);
+        post.putU32(0, PostTable.NO_NAMES);
+        put(tables, "post", post.toArray());
         put(tables, "name", NameWriter.write(names()));
         if (!cmap.isEmpty()) {
             put(tables, "cmap", CmapWriter.write(cmap));
@@ -179,66 +182,63 @@ final class SvgFace {
     private List<NameRecord> names() {
         String style = weight == 700 ? italic ? "Bold Italic" : "Bold" : italic ? "Italic" : "Regular";
         return List.of(
-                new NameRecord(3, 1, 0x409, NameTable.FAMILY, family),
-                new NameRecord(3, 1, 0x409, NameTable.SUBFAMILY, style),
-                new NameRecord(3, 1, 0x409, NameTable.FULL_NAME, family + " " + style));
+                NameRecord.english(NameTable.FAMILY, family),
+                NameRecord.english(NameTable.SUBFAMILY, style),
+                NameRecord.english(NameTable.FULL_NAME, family + " " + style));
+    }
+
+    /** A table of fields that are all zero, to be written at their places. */
+    private static ByteSink fields(int length) {
+        return new ByteSink(length).bytes(new byte[length]);
     }
 
     private byte[] head() {
-        int style = (weight == 700 ? 1 : 0) | (italic ? 2 : 0);
-        return new ByteSink()
-                .u32(0x10000)
-                .u32(0x10000)
-                .u32(0)
-                .u32(0x5F0F3CF5)
-                .u16(3)
-                .u16(unitsPerEm)
-                .u32(0)
-                .u32(NO_DATE)
-                .u32(0)
-                .u32(NO_DATE)
-                .u16(0)
-                .u16(0)
-                .u16(unitsPerEm)
-                .u16(unitsPerEm)
-                .u16(style)
-                .u16(3)
-                .u16(2)
-                .u16(0)
-                .u16(0)
-                .toArray();
+        ByteSink head = fields(HeadTable.LENGTH);
+        head.putU32(0, VERSION_1);
+        head.putU32(HeadTable.FONT_REVISION, VERSION_1);
+        head.putU32(HeadTable.MAGIC_NUMBER, HeadTable.MAGIC);
+        head.putU16(HeadTable.FLAGS, HeadTable.BASELINE_AT_0 | HeadTable.LEFT_SIDE_BEARING_AT_0);
+        head.putU16(HeadTable.UNITS_PER_EM, unitsPerEm);
+        // Dates have 64 bits, of which the lower half is enough.
+        head.putU32(HeadTable.CREATED + 4, NO_DATE);
+        head.putU32(HeadTable.MODIFIED + 4, NO_DATE);
+        head.putU16(HeadTable.X_MAX, unitsPerEm);
+        head.putU16(HeadTable.Y_MAX, unitsPerEm);
+        head.putU16(HeadTable.MAC_STYLE, (weight == 700 ? HeadTable.BOLD : 0) | (italic ? HeadTable.ITALIC : 0));
+        head.putU16(HeadTable.LOWEST_PPEM, LEAST_LEGIBLE);
+        head.putU16(HeadTable.FONT_DIRECTION_HINT, HeadTable.LEFT_TO_RIGHT);
+        return head.toArray();
     }
 
     private static byte[] hhea(int ascender, int descender, int metrics) {
-        ByteSink out = new ByteSink().u32(0x10000).u16(ascender).u16(descender);
-        for (int i = 0; i < 5; i++) {
-            out.u16(0);
-        }
-        out.u16(1);
-        for (int i = 0; i < 7; i++) {
-            out.u16(0);
-        }
-        return out.u16(metrics).toArray();
+        ByteSink hhea = fields(HheaTable.LENGTH);
+        hhea.putU32(0, VERSION_1);
+        hhea.putU16(HheaTable.ASCENDER, ascender);
+        hhea.putU16(HheaTable.DESCENDER, descender);
+        hhea.putU16(HheaTable.CARET_SLOPE_RISE, 1);
+        hhea.putU16(HheaTable.NUMBER_OF_METRICS, metrics);
+        return hhea.toArray();
     }
 
     /** Version 4, with the embedding permission that says nothing: an SVG font has no place for one. */
     private byte[] os2(int ascender, int descender) {
-        ByteSink out = new ByteSink()
-                .u16(4)
-                .u16(rounded(standardAdvance))
-                .u16(weight)
-                .u16(5)
-                .u16(0);
-        for (int i = 0; i < 11; i++) {
-            out.u16(0);
-        }
-        out.bytes(new byte[10]).u32(0).u32(0).u32(0).u32(0).tag("    ");
+        ByteSink os2 = fields(Os2Table.lengthOf(4).orElseThrow());
+        os2.putU16(0, 4);
+        os2.putU16(Os2Table.AVERAGE_CHAR_WIDTH, rounded(standardAdvance));
+        os2.putU16(Os2Table.WEIGHT_CLASS, weight);
+        os2.putU16(Os2Table.WIDTH_CLASS, Os2Table.NORMAL_WIDTH);
+        os2.putU32(Os2Table.VENDOR_ID, NO_VENDOR);
         int style = (italic ? Os2Table.ITALIC : 0) | (weight == 700 ? Os2Table.BOLD : 0);
-        out.u16(style == 0 ? Os2Table.REGULAR : style);
-        out.u16(Math.min(0xFFFF, cmap.isEmpty() ? 0 : cmap.firstKey()));
-        out.u16(Math.min(0xFFFF, cmap.isEmpty() ? 0 : cmap.lastKey()));
-        out.u16(ascender).u16(descender).u16(0).u16(ascender).u16(-descender);
-        return out.u32(0).u32(0).u16(0).u16(0).u16(0).u16(0x20).u16(2).toArray();
+        os2.putU16(Os2Table.FS_SELECTION, style == 0 ? Os2Table.REGULAR : style);
+        os2.putU16(Os2Table.FIRST_CHAR_INDEX, Math.min(0xFFFF, cmap.isEmpty() ? 0 : cmap.firstKey()));
+        os2.putU16(Os2Table.LAST_CHAR_INDEX, Math.min(0xFFFF, cmap.isEmpty() ? 0 : cmap.lastKey()));
+        os2.putU16(Os2Table.TYPO_ASCENDER, ascender);
+        os2.putU16(Os2Table.TYPO_DESCENDER, descender);
+        os2.putU16(Os2Table.WIN_ASCENT, ascender);
+        os2.putU16(Os2Table.WIN_DESCENT, -descender);
+        os2.putU16(Os2Table.BREAK_CHAR, ' ');
+        os2.putU16(Os2Table.MAX_CONTEXT, 2);
+        return os2.toArray();
     }
 
     private byte[] kern() {

@@ -15,6 +15,11 @@ public record CmapSegments(ByteView table) {
     /** Between the end codes and the start codes. */
     private static final int PADDING = 2;
 
+    /** The bytes of a subtable without its list. */
+    static int length(int count) {
+        return END_CODES + PADDING + 8 * count;
+    }
+
     public int language() {
         return table.u16(LANGUAGE);
     }

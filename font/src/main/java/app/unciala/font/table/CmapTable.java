@@ -17,10 +17,10 @@ public final class CmapTable {
     /** Formats: a byte for each code, segments, lists of 16 and of 32 bits, groups. */
     private static final int BYTES = 0;
 
-    private static final int SEGMENTS = 4;
+    static final int SEGMENTS = 4;
     private static final int LIST = 6;
     private static final int LONG_LIST = 10;
-    private static final int GROUPS = 12;
+    static final int GROUPS = 12;
     private static final int GROUPS_OF_ONE_GLYPH = 13;
     private static final Set<Integer> READABLE = Set.of(BYTES, SEGMENTS, LIST, LONG_LIST, GROUPS, GROUPS_OF_ONE_GLYPH);
 

@@ -11,6 +11,9 @@ import java.util.SortedMap;
  * format 14 where there are variation sequences.
  */
 public final class CmapWriter {
+    /** The bytes of a segment of format 4. */
+    private static final int SEGMENT = 8;
+
     /** Code points first to last, whose glyphs rise with them; {@code glyph} is that of the first. */
     private record Run(int first, int last, int glyph) {}
 
@@ -80,7 +83,10 @@ public final class CmapWriter {
             }
         }
         ByteSink out = new ByteSink();
-        out.u16(4).u16(16 + 8 * count + glyphs.size()).u16(0).u16(2 * count);
+        out.u16(CmapTable.SEGMENTS)
+                .u16(CmapSegments.length(count) + glyphs.size())
+                .u16(0)
+                .u16(2 * count);
         SearchRange.of(count, 2).writeTo(out);
         segments.forEach(segment -> out.u16(segment.last()));
         out.u16(0);
@@ -102,10 +108,10 @@ public final class CmapWriter {
             boolean follows = i > 1 && runs.get(i - 2).last() + 1 == run.first();
             boolean listedIsCheaper = cost[i - 1][1] < cost[i - 1][0];
             int best = Math.min(cost[i - 1][0], cost[i - 1][1]);
-            cost[i][0] = best + 8;
+            cost[i][0] = best + SEGMENT;
             fromListed[i][0] = listedIsCheaper;
-            boolean goesOn = i > 1 && follows && cost[i - 1][1] <= best + 8;
-            cost[i][1] = listing + (goesOn ? cost[i - 1][1] : best + 8);
+            boolean goesOn = i > 1 && follows && cost[i - 1][1] <= best + SEGMENT;
+            cost[i][1] = listing + (goesOn ? cost[i - 1][1] : best + SEGMENT);
             fromListed[i][1] = goesOn || listedIsCheaper;
         }
         boolean[] listed = new boolean[runs.size()];
@@ -131,7 +137,7 @@ public final class CmapWriter {
 
     private static byte[] format12(List<Run> runs) {
         ByteSink out = new ByteSink();
-        out.u16(12)
+        out.u16(CmapTable.GROUPS)
                 .u16(0)
                 .u32(CmapGroups.GROUPS + (long) CmapGroups.GROUP * runs.size())
                 .u32(0)

@@ -24,14 +24,29 @@ public record HeadTable(
     public static final int MAGIC_NUMBER = 12;
     public static final int FLAGS = 16;
     public static final int UNITS_PER_EM = 18;
+    public static final int CREATED = 20;
+    public static final int MODIFIED = 28;
     public static final int X_MIN = 36;
     public static final int Y_MIN = 38;
     public static final int X_MAX = 40;
     public static final int Y_MAX = 42;
     public static final int MAC_STYLE = 44;
+    public static final int LOWEST_PPEM = 46;
+    public static final int FONT_DIRECTION_HINT = 48;
     public static final int INDEX_TO_LOC_FORMAT = 50;
     public static final int GLYPH_DATA_FORMAT = 52;
-    private static final int FONT_REVISION = 4;
+    public static final int FONT_REVISION = 4;
+
+    /** The bytes of the table. */
+    public static final int LENGTH = 54;
+
+    /** Bits of {@code flags}. */
+    public static final int BASELINE_AT_0 = 1;
+
+    public static final int LEFT_SIDE_BEARING_AT_0 = 1 << 1;
+
+    /** What {@code fontDirectionHint} is to be, as it is deprecated. */
+    public static final int LEFT_TO_RIGHT = 2;
 
     /** What {@code magicNumber} has to be. */
     public static final int MAGIC = 0x5F0F3CF5;

@@ -15,6 +15,8 @@ public record HheaTable(int ascender, int descender, int lineGap, int numberOfHM
     public static final int CARET_OFFSET = 22;
     public static final int METRIC_DATA_FORMAT = 32;
     public static final int NUMBER_OF_METRICS = 34;
+    /** The bytes of the table. */
+    public static final int LENGTH = 36;
 
     public static HheaTable read(Sfnt face) {
         ByteView table = face.require("hhea");

@@ -27,6 +27,8 @@ public record Os2Table(
         int winAscent,
         int winDescent) {
     /** Where fields stand, in bytes from the start of the table. */
+    public static final int AVERAGE_CHAR_WIDTH = 2;
+
     public static final int WEIGHT_CLASS = 4;
 
     public static final int WIDTH_CLASS = 6;
@@ -45,7 +47,7 @@ public record Os2Table(
     /** The first of four numbers of 32 bits. */
     public static final int UNICODE_RANGES = 42;
 
-    private static final int VENDOR_ID = 58;
+    public static final int VENDOR_ID = 58;
     public static final int FS_SELECTION = 62;
     public static final int FIRST_CHAR_INDEX = 64;
     public static final int LAST_CHAR_INDEX = 66;
@@ -60,10 +62,15 @@ public record Os2Table(
     public static final int X_HEIGHT = 86;
 
     public static final int CAP_HEIGHT = 88;
+    public static final int BREAK_CHAR = 92;
+    public static final int MAX_CONTEXT = 94;
     /** From version 5 on, as the field after it. */
     private static final int LOWER_OPTICAL_SIZE = 96;
 
     private static final int UPPER_OPTICAL_SIZE = 98;
+
+    /** The width class of a face that is neither condensed nor expanded. */
+    public static final int NORMAL_WIDTH = 5;
 
     /** The bytes of {@code panose}. */
     public static final int PANOSE_LENGTH = 10;

@@ -16,8 +16,26 @@ import java.util.TreeMap;
  * Pictures of neighboring glyphs stand one after the other, found by one index subtable for each such run.
  */
 public final class BitmapCutter {
-    private static final int HEADER = 8;
+    /** Of the header of {@code CBLC}, behind the version, which {@code CBDT} begins with too. */
+    private static final int SIZE_COUNT = 4;
+
+    private static final int SIZES = 8;
+    private static final int VERSION_LENGTH = 4;
+
+    /** Of a bitmap size record: where its index subtables are, how long and how many, and the glyphs that have pictures. */
     private static final int SIZE_RECORD = 48;
+
+    private static final int SUBTABLES_OFFSET = 0;
+    private static final int SUBTABLES_LENGTH = 4;
+    private static final int SUBTABLE_COUNT = 8;
+    private static final int FIRST_GLYPH = 40;
+    private static final int LAST_GLYPH = 42;
+
+    /** Of an entry for an index subtable: the first glyph, the last, and the offset to it. */
+    private static final int SUBTABLE = 8;
+
+    private static final int SUBTABLE_LAST = 2;
+    private static final int SUBTABLE_OFFSET = 4;
 
     /** Glyphs may share a picture, which is then written for each; a sound font does not do so for more than a few. */
     private static final int MOST_GROWTH = 2;
@@ -51,37 +69,40 @@ public final class BitmapCutter {
     }
 
     private byte[] locations() {
-        pictures.bytes(cbdt.slice(0, 4));
-        int sizes = (int) Math.min(cblc.u32(4), cblc.length() / SIZE_RECORD);
-        ByteSink written = new ByteSink().bytes(cblc.slice(0, 4)).u32(sizes);
-        written.bytes(cblc.slice(HEADER, SIZE_RECORD * sizes));
-        for (int record = HEADER; record < HEADER + SIZE_RECORD * sizes; record += SIZE_RECORD) {
+        pictures.bytes(cbdt.slice(0, VERSION_LENGTH));
+        int sizes = (int) Math.min(cblc.u32(SIZE_COUNT), cblc.length() / SIZE_RECORD);
+        ByteSink written = new ByteSink().bytes(cblc.slice(0, VERSION_LENGTH)).u32(sizes);
+        written.bytes(cblc.slice(SIZES, SIZE_RECORD * sizes));
+        for (int record = SIZES; record < SIZES + SIZE_RECORD * sizes; record += SIZE_RECORD) {
             List<Run> runs = runs(record);
             int start = written.size();
             ByteSink subtables = new ByteSink();
             for (Run run : runs) {
-                written.u16(run.first()).u16(run.last()).u32(8L * runs.size() + subtables.size());
+                written.u16(run.first()).u16(run.last()).u32((long) SUBTABLE * runs.size() + subtables.size());
                 write(run, subtables);
             }
             written.bytes(subtables);
-            written.putU32(record, start);
-            written.putU32(record + 4, written.size() - start);
-            written.putU32(record + 8, runs.size());
-            written.putU16(record + 40, runs.isEmpty() ? 0 : runs.get(0).first());
+            written.putU32(record + SUBTABLES_OFFSET, start);
+            written.putU32(record + SUBTABLES_LENGTH, written.size() - start);
+            written.putU32(record + SUBTABLE_COUNT, runs.size());
             written.putU16(
-                    record + 42, runs.isEmpty() ? 0 : runs.get(runs.size() - 1).last());
+                    record + FIRST_GLYPH, runs.isEmpty() ? 0 : runs.get(0).first());
+            written.putU16(
+                    record + LAST_GLYPH,
+                    runs.isEmpty() ? 0 : runs.get(runs.size() - 1).last());
         }
         return written.toArray();
     }
 
     private List<Run> runs(int record) {
         SortedMap<Integer, Picture> found = new TreeMap<>();
-        ByteView array = cblc.from(cblc.offset32(record));
-        int count = (int) Math.min(cblc.u32(record + 8), array.length() / 8);
-        for (int i = 0; i < count; i++) {
+        ByteView array = cblc.from(cblc.offset32(record + SUBTABLES_OFFSET));
+        int count = (int) Math.min(cblc.u32(record + SUBTABLE_COUNT), array.length() / SUBTABLE);
+        for (int at = 0; at < SUBTABLE * count; at += SUBTABLE) {
             work.spend(STEPS_PER_PICTURE);
-            ByteView subtable = array.from(array.offset32(8 * i + 4));
-            BitmapIndex.each(subtable, array.u16(8 * i), array.u16(8 * i + 2), map.kept(), cbdt, (picture, glyph) -> {
+            ByteView subtable = array.from(array.offset32(at + SUBTABLE_OFFSET));
+            int last = array.u16(at + SUBTABLE_LAST);
+            BitmapIndex.each(subtable, array.u16(at), last, map.kept(), cbdt, (picture, glyph) -> {
                 work.spend(STEPS_PER_PICTURE);
                 found.putIfAbsent(map.after(glyph), picture);
             });
@@ -98,11 +119,11 @@ public final class BitmapCutter {
         return runs;
     }
 
-    /** Index subtable format 1, or 2 where the metrics stand with the index and not with each picture. */
+    /** An index subtable of offsets, or of equal size where the metrics stand with the index and not with each picture. */
     private void write(Run run, ByteSink subtables) {
         Picture first = run.pictures().get(0);
         subtables
-                .u16(first.metrics().isEmpty() ? 1 : 2)
+                .u16(first.metrics().isEmpty() ? BitmapIndex.OFFSETS : BitmapIndex.EQUAL_SIZE)
                 .u16(first.imageFormat())
                 .u32(pictures.size());
         first.metrics()

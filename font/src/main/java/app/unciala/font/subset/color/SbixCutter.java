@@ -8,8 +8,14 @@ import app.unciala.font.sfnt.Sfnt;
 
 /** Cuts {@code sbix}, pictures of glyphs at several sizes, to the glyphs of a map (OpenType 1.9). */
 public final class SbixCutter {
-    private static final int HEADER = 8;
+    private static final int STRIKE_COUNT = 4;
+    private static final int STRIKE_OFFSETS = 8;
+    /** Of a strike, the pictures of one size: what stands before the offsets to them. */
     private static final int STRIKE_HEADER = 4;
+
+    /** Of a picture: where its type stands, and where what is of that type begins. */
+    private static final int PICTURE_TYPE = 4;
+
     private static final int PICTURE_HEADER = 8;
 
     private final ByteView sbix;
@@ -35,11 +41,12 @@ public final class SbixCutter {
     }
 
     private byte[] cut() {
-        int strikes = (int) Math.min(sbix.u32(4), sbix.length() / STRIKE_HEADER);
-        ByteSink written = new ByteSink().bytes(sbix.slice(0, 4)).u32(strikes).bytes(new byte[4 * strikes]);
+        int strikes = (int) Math.min(sbix.u32(STRIKE_COUNT), sbix.length() / STRIKE_HEADER);
+        ByteSink written =
+                new ByteSink().bytes(sbix.slice(0, STRIKE_COUNT)).u32(strikes).bytes(new byte[4 * strikes]);
         for (int i = 0; i < strikes; i++) {
-            written.putU32(HEADER + 4 * i, written.size());
-            strike(sbix.from(sbix.offset32(HEADER + 4 * i)), written);
+            written.putU32(STRIKE_OFFSETS + 4 * i, written.size());
+            strike(sbix.from(sbix.offset32(STRIKE_OFFSETS + 4 * i)), written);
         }
         return written.toArray();
     }
@@ -68,7 +75,7 @@ public final class SbixCutter {
     /** A picture of the type {@code dupe} only names the glyph whose picture it shares, which is put in its place. */
     private ByteView picture(ByteView strike, int glyph) {
         ByteView picture = own(strike, glyph);
-        if (picture.length() >= PICTURE_HEADER + 2 && picture.tag(4).equals("dupe")) {
+        if (picture.length() >= PICTURE_HEADER + 2 && picture.tag(PICTURE_TYPE).equals("dupe")) {
             int other = picture.u16(PICTURE_HEADER);
             return own(strike, other < numGlyphs ? other : glyph);
         }
