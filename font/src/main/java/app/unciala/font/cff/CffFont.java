@@ -14,7 +14,7 @@ import java.util.stream.IntStream;
  * Each glyph selects a font DICT; without font DICTs, the top DICT serves as the only one.
  */
 public record CffFont(
-        boolean isWide,
+        boolean isCff2,
         byte[] name,
         CffDict top,
         CffIndex strings,
@@ -97,8 +97,8 @@ public record CffFont(
         int headerSize = table.u8(HEADER_SIZE);
         int topLength = table.u16(TOP_DICT_LENGTH);
         CffDict top = CffDict.read(table.slice(headerSize, topLength));
-        CffIndex globalSubrs = CffIndex.readWide(table, headerSize + topLength);
-        CffIndex charStrings = CffIndex.readWide(table, charStringsAt(table, top));
+        CffIndex globalSubrs = CffIndex.readLong(table, headerSize + topLength);
+        CffIndex charStrings = CffIndex.readLong(table, charStringsAt(table, top));
         Optional<Integer> storeAt = top.offset(DictOperators.VARIATION_STORE);
         return new CffFont(
                 true,
@@ -148,7 +148,7 @@ public record CffFont(
     }
 
     private static CffIndex index(ByteView table, int at) {
-        return table.table().equals("CFF2") ? CffIndex.readWide(table, at) : CffIndex.read(table, at);
+        return table.table().equals("CFF2") ? CffIndex.readLong(table, at) : CffIndex.read(table, at);
     }
 
     /** How many regions each set of deltas in the variation store has. */

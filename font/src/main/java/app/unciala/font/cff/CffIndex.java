@@ -37,7 +37,7 @@ public final class CffIndex {
     }
 
     /** Of CFF2, whose counts are 32 bits wide. */
-    static CffIndex readWide(ByteView table, int at) {
+    static CffIndex readLong(ByteView table, int at) {
         return read(table, at, 4, table.offset32(at));
     }
 
@@ -77,8 +77,8 @@ public final class CffIndex {
         return operand + (count < FEW ? 107 : count < MANY ? 1131 : 32768);
     }
 
-    /** The object, kept for the next time. */
-    ByteView again(int i) {
+    /** The object, read once and kept. */
+    ByteView cached(int i) {
         if (known == null) {
             known = new ByteView[count];
         }
@@ -110,15 +110,15 @@ public final class CffIndex {
         return (int) value;
     }
 
-    /** The bytes of an INDEX, with counts of 32 bits if wide. */
-    public static byte[] write(List<byte[]> objects, boolean wide) {
+    /** The bytes of an INDEX, with a count of 32 bits as in CFF2, or of 16. */
+    public static byte[] write(List<byte[]> objects, boolean longCount) {
         long size = 1;
         for (byte[] object : objects) {
             size += object.length;
         }
         int offSize = size < 1 << 8 ? 1 : size < 1 << 16 ? 2 : size < 1 << 24 ? 3 : 4;
         ByteSink out = new ByteSink((int) size + 16);
-        if (wide) {
+        if (longCount) {
             out.u32(objects.size());
         } else {
             out.u16(objects.size());

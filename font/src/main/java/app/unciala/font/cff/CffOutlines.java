@@ -74,7 +74,7 @@ public final class CffOutlines implements Outlines {
 
     @Override
     public List<Problem> problems() {
-        if (font.isWide()) {
+        if (font.isCff2()) {
             return List.of();
         }
         List<Problem> problems = new ArrayList<>();

@@ -158,7 +158,7 @@ final class CharStringRun {
     }
 
     private ByteView subroutine(CffIndex subrs) {
-        return subrs.again(subrs.subroutine((int) stack.pop()));
+        return subrs.cached(subrs.subroutine((int) stack.pop()));
     }
 
     private void operator(int b) {

@@ -55,7 +55,7 @@ final class OperandStack {
         return whole;
     }
 
-    /** Carries out the operator 12 {@code b}. */
+    /** Carries out the operator {@code b} after an escape. */
     void arithmetic(int b) {
         switch (b) {
             case AND -> binary((l, r) -> l != 0 && r != 0 ? 1 : 0);

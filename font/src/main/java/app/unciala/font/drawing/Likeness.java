@@ -18,14 +18,14 @@ import java.util.List;
  * glyph order and names; a cut-down copy is as alike as what is left of it.
  *
  * <p>For each character, the overlap of the two drawings is taken on a grid of 32 cells to the em (area of both through
- * area of either), times the ratio of the advances. Overlaps below one half are common between strangers, so they count
+ * area of either), times the ratio of the advances. Unrelated faces often overlap by up to one half, so that much counts
  * nothing, and the square of what is above them is averaged. Fewer than {@value #ENOUGH} characters in common prove
  * little, and lower the result in proportion.
  */
 public final class Likeness {
     static final int ENOUGH = 12;
     private static final int MAX_CHARACTERS = 400;
-    private static final double STRANGERS = 0.5;
+    private static final double UNRELATED = 0.5;
 
     private final Face a;
     private final Face b;
@@ -48,7 +48,7 @@ public final class Likeness {
         for (int codePoint : shared) {
             double alike = likeness.at(codePoint);
             if (!Double.isNaN(alike)) {
-                double above = Math.max(0, (alike - STRANGERS) / (1 - STRANGERS));
+                double above = Math.max(0, (alike - UNRELATED) / (1 - UNRELATED));
                 sum += above * above;
                 counted++;
             }

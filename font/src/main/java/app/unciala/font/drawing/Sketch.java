@@ -11,7 +11,7 @@ import java.io.ByteArrayOutputStream;
 
 /**
  * A face's drawing in some hundred bytes, to find faces drawn alike among thousands without reading them: the ink of a few
- * telling characters on a coarse grid, and their advances. It depends on units-per-em, curve kind, glyph order and names
+ * characters on a coarse grid, and their advances. It depends on units-per-em, curve kind, glyph order and names
  * no more than {@link Likeness} does, for which it stands in.
  */
 public final class Sketch {
@@ -25,7 +25,7 @@ public final class Sketch {
 
     private static final double ADVANCE_STEPS = 100;
 
-    /** Telling characters of several scripts; the position of each is what a stored sketch names it by. */
+    /** Characters of several scripts by which faces differ; a stored sketch names each by its place here. */
     private static final int[] PROBES =
             "aegnorstyAGMQRS2&αγλωΩджыЖФאשמعسمकतमกษ永的한가あア★→♥☎✓".codePoints().toArray();
 

@@ -61,7 +61,7 @@ public final class FontReader {
         };
     }
 
-    /** Bitmap fonts have no outlines: an outline table without bytes, or none. */
+    /** Refuses fonts that have bitmaps and no outlines; some of them have an outline table without bytes. */
     private static void requireOutlines(Sfnt face) {
         boolean bitmaps = face.table("EBDT").isPresent() || face.table("bdat").isPresent();
         boolean outlines = face.table("CFF ").isPresent()

@@ -64,7 +64,7 @@ public final class FontWriter {
                 faces.stream().map(FontWriter::withoutEmpty).toList());
     }
 
-    /** Browsers refuse a file with an empty table; one of outlines that are all empty keeps a byte. */
+    /** Without tables that have no bytes, as browsers refuse those; {@code glyf}, which a font needs, has one byte then. */
     private static Sfnt withoutEmpty(Sfnt source) {
         Sfnt face = source;
         for (Map.Entry<String, ByteView> table : source.tables().entrySet()) {

@@ -5,7 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
-/** What people drop that is no font of the web, by its first bytes, with what to do about the kinds that hold type. */
+/** Files that are no fonts for the web, told by their first bytes; for those of type, with what to do instead. */
 final class ForeignFiles {
     private static final Map<String, String> BY_START = new LinkedHashMap<>();
 
@@ -45,7 +45,7 @@ final class ForeignFiles {
 
     private ForeignFiles() {}
 
-    /** The kind in words, as the end of a sentence. */
+    /** What the file is, as the end of a sentence. */
     static String describe(ByteView file) {
         String head = file.text(0, Math.min(512, file.length()), StandardCharsets.ISO_8859_1);
         for (Map.Entry<String, String> known : BY_START.entrySet()) {

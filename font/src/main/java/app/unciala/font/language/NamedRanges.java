@@ -4,13 +4,14 @@ import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UProperty;
 import com.ibm.icu.text.UnicodeSet;
 import java.util.BitSet;
+import java.util.Optional;
 
 /** Characters by the names that the Unicode Standard gives to blocks and scripts, such as "Latin-1 Supplement". */
 public final class NamedRanges {
     private NamedRanges() {}
 
     /**
-     * The assigned characters of a block, or else those of a script with the characters it shares.
+     * The assigned characters of a block, or else the characters of a script, without those it shares with others.
      *
      * @throws IllegalArgumentException if Unicode has neither a block nor a script of that name
      */
@@ -21,22 +22,22 @@ public final class NamedRanges {
                         name + " is neither a Unicode block nor a script; write \"Latin-1 Supplement\" or \"Greek\""));
     }
 
-    private static java.util.Optional<BitSet> block(String name) {
+    private static Optional<BitSet> block(String name) {
         try {
-            return java.util.Optional.of(characters(new UnicodeSet()
+            return Optional.of(characters(new UnicodeSet()
                     .applyIntPropertyValue(UProperty.BLOCK, UCharacter.getPropertyValueEnum(UProperty.BLOCK, name))
                     .retainAll(new UnicodeSet("[[:^C:][:Cf:]]"))));
         } catch (IllegalArgumentException e) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
     }
 
-    private static java.util.Optional<BitSet> script(String name) {
+    private static Optional<BitSet> script(String name) {
         try {
             int script = UCharacter.getPropertyValueEnum(UProperty.SCRIPT, name);
-            return java.util.Optional.of(characters(new UnicodeSet().applyIntPropertyValue(UProperty.SCRIPT, script)));
+            return Optional.of(characters(new UnicodeSet().applyIntPropertyValue(UProperty.SCRIPT, script)));
         } catch (IllegalArgumentException e) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
     }
 

@@ -1,5 +1,6 @@
 package app.unciala.font.layout;
 
+import java.util.Arrays;
 import java.util.BitSet;
 
 /** Which glyphs a cut keeps, and the numbers they have afterwards. */
@@ -8,25 +9,25 @@ public final class GlyphMap {
     private final int[] oldByNew;
     private final int[] newByOld;
 
-    private GlyphMap(BitSet kept, int numGlyphs, boolean closeRanks) {
+    private GlyphMap(BitSet kept, int numGlyphs, boolean renumber) {
         this.kept = (BitSet) kept.clone();
         newByOld = new int[numGlyphs];
-        oldByNew = closeRanks ? this.kept.stream().toArray() : new int[numGlyphs];
-        java.util.Arrays.fill(newByOld, -1);
+        oldByNew = renumber ? this.kept.stream().toArray() : new int[numGlyphs];
+        Arrays.fill(newByOld, -1);
         for (int i = 0; i < oldByNew.length; i++) {
-            if (!closeRanks) {
+            if (!renumber) {
                 oldByNew[i] = i;
             }
             newByOld[oldByNew[i]] = i;
         }
     }
 
-    /** Glyphs move up to fill the gaps, in the order they had. */
+    /** Kept glyphs are numbered from 0 on, in the order they had. */
     public static GlyphMap renumbering(BitSet kept, int numGlyphs) {
         return new GlyphMap(kept, numGlyphs, true);
     }
 
-    /** Glyphs keep their numbers, and those not kept stay as empty places. */
+    /** All glyphs keep their numbers; those that are not kept become empty. */
     public static GlyphMap inPlace(BitSet kept, int numGlyphs) {
         return new GlyphMap(kept, numGlyphs, false);
     }

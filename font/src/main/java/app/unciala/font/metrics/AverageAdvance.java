@@ -7,8 +7,8 @@ import app.unciala.font.table.HeadTable;
 import app.unciala.font.table.HmtxTable;
 
 /**
- * The average advance of running text in Latin letters: of the small letters and the space, each weighed by how often it
- * comes in a thousand letters of English. Kerning and capitals change the sum by less than faces differ.
+ * The average advance of running text in Latin letters: of the lowercase letters and the space, each counted as often as it
+ * comes in a thousand letters of English. Kerning and capitals change the average by less than faces differ.
  */
 public final class AverageAdvance {
     private static final String LETTERS = "abcdefghijklmnopqrstuvwxyz ";

@@ -8,7 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Writes several faces as one collection (OpenType 1.9, "Font collections"): a table that is equal in some is there once. */
+/** Writes several faces as one collection (OpenType 1.9, "Font collections"); tables with the same bytes are written once. */
 public final class CollectionWriter {
     private static final int VERSION = 0x00010000;
 

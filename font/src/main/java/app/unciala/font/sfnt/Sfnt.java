@@ -50,7 +50,11 @@ public final class Sfnt {
         return Optional.ofNullable(tables.get(tag));
     }
 
-    /** The table, or a {@link FontException} that says which one lacks. */
+    /**
+     * A table that every font needs.
+     *
+     * @throws FontException if the face does not have it
+     */
     public ByteView require(String tag) {
         ByteView table = tables.get(tag);
         if (table == null) {
@@ -63,7 +67,7 @@ public final class Sfnt {
         return tables.containsKey("CFF ") || tables.containsKey("CFF2");
     }
 
-    /** The bare format in which this face stands on its own. */
+    /** The format of this face in a file of its own without compression: TTF or OTF. */
     public FontFormat bareFormat() {
         return hasCffOutlines() ? FontFormat.OTF : FontFormat.TTF;
     }

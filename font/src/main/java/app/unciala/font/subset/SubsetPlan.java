@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 /**
  * What a subset keeps: characters, layout features by tag, and whether instructions for hinting.
  *
- * @param composing whether any letter may meet any mark among the characters, so that what they compose to is kept too
+ * @param composing whether text may have any of the letters with any of the marks, so that what they compose to is kept too
  */
 public record SubsetPlan(BitSet codePoints, boolean composing, Predicate<String> features, boolean hinting) {
     private static final Pattern MARKED = Pattern.compile("\\P{M}\\p{M}+");

@@ -30,7 +30,7 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * Cuts a face to some characters: the glyphs that text in them can come to, numbered anew, with the layout, kerning
+ * Cuts a face to some characters: the glyphs that text of them is set with, numbered anew, with the layout, kerning
  * and variations of these. Names and license records stay. Static and variable faces, TrueType and CFF outlines.
  */
 public final class Subsetter {

@@ -56,7 +56,7 @@ public final class Location {
             }
             coordinates[i] = normalized(axis, value);
         }
-        face.table("avar").ifPresent(avar -> bend(avar, coordinates));
+        face.table("avar").ifPresent(avar -> mapByAvar(avar, coordinates));
         return new Location(coordinates);
     }
 
@@ -85,7 +85,7 @@ public final class Location {
     }
 
     /** Segment maps: piecewise linear, between pairs of coordinates. */
-    private static void bend(ByteView avar, double[] coordinates) {
+    private static void mapByAvar(ByteView avar, double[] coordinates) {
         int at = SEGMENT_MAPS;
         for (int axis = 0; axis < Math.min(avar.u16(AVAR_AXIS_COUNT), coordinates.length); axis++) {
             int count = avar.u16(at);

@@ -54,13 +54,13 @@ final class ByteCursor {
     int uintBase128() {
         int from = at;
         long value = 0;
-        for (int i = 0; i < 5; i++) {
+        for (int i = 0; i < VariableLength.BASE_128_MOST_BYTES; i++) {
             int next = u8();
-            if (i == 0 && next == 0x80) {
+            if (i == 0 && next == VariableLength.BASE_128_MORE) {
                 throw new FontException(view.table(), from, "has a number with leading zeros");
             }
-            value = value << 7 | (next & 0x7F);
-            if ((next & 0x80) == 0) {
+            value = value << 7 | (next & VariableLength.BASE_128_BITS);
+            if ((next & VariableLength.BASE_128_MORE) == 0) {
                 if (value > Integer.MAX_VALUE) {
                     break;
                 }
@@ -74,9 +74,9 @@ final class ByteCursor {
     int uint255() {
         int code = u8();
         return switch (code) {
-            case 253 -> u16();
-            case 254 -> u8() + 506;
-            case 255 -> u8() + 253;
+            case VariableLength.WORD_CODE -> u16();
+            case VariableLength.ONE_MORE_BYTE_2 -> u8() + VariableLength.LOWEST_2;
+            case VariableLength.ONE_MORE_BYTE_1 -> u8() + VariableLength.LOWEST_1;
             default -> code;
         };
     }

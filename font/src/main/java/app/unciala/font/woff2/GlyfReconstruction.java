@@ -25,11 +25,11 @@ record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
     static final int OFF_CURVE = 0x80;
 
     static GlyfReconstruction of(ByteView data) {
-        return new Work(data).run();
+        return new Streams(data).run();
     }
 
     /** The seven streams while they are being read. */
-    private static final class Work {
+    private static final class Streams {
         private final int numGlyphs;
         private final boolean longOffsets;
         private final ByteCursor contourCounts;
@@ -43,7 +43,7 @@ record GlyfReconstruction(byte[] glyf, byte[] loca, int[] xMins) {
         private final ByteView overlapBitmap;
         private final ByteSink out = new ByteSink(1 << 16);
 
-        Work(ByteView data) {
+        Streams(ByteView data) {
             int options = data.u16(OPTION_FLAGS);
             numGlyphs = data.u16(NUM_GLYPHS);
             longOffsets = data.u16(INDEX_FORMAT) == 1;

@@ -13,10 +13,10 @@ import java.util.Arrays;
 record GlyfTransform(byte[] data, int[] xMins) {
     /** {@code locFormat} is that of the loca table which the decoder is to write. */
     static GlyfTransform of(Sfnt face, int locFormat) {
-        return new Work(GlyfTable.read(face), locFormat).run();
+        return new Streams(GlyfTable.read(face), locFormat).run();
     }
 
-    private static final class Work {
+    private static final class Streams {
         private final GlyfTable table;
         private final int locFormat;
         private final ByteSink contourCounts = new ByteSink();
@@ -30,7 +30,7 @@ record GlyfTransform(byte[] data, int[] xMins) {
         private final byte[] overlapBitmap;
         private boolean anyOverlap;
 
-        Work(GlyfTable table, int locFormat) {
+        Streams(GlyfTable table, int locFormat) {
             this.table = table;
             this.locFormat = locFormat;
             boxBitmap = new byte[((table.numGlyphs() + 31) >> 5) << 2];
@@ -80,7 +80,7 @@ record GlyfTransform(byte[] data, int[] xMins) {
             composites.bytes(bytes.slice(GlyphHeader.LENGTH, parts.end() - GlyphHeader.LENGTH));
             if (parts.hasInstructions()) {
                 int length = bytes.u16(parts.end());
-                putUint255(glyphData, length);
+                VariableLength.put255(glyphData, length);
                 instructions.bytes(bytes.slice(parts.end() + 2, length));
             }
         }
@@ -90,7 +90,7 @@ record GlyfTransform(byte[] data, int[] xMins) {
             contourCounts.u16(simple.contourEnds().length);
             int last = -1;
             for (int end : simple.contourEnds()) {
-                putUint255(pointCounts, end - last);
+                VariableLength.put255(pointCounts, end - last);
                 last = end;
             }
             int x = 0;
@@ -100,7 +100,7 @@ record GlyfTransform(byte[] data, int[] xMins) {
                 x = simple.xs()[i];
                 y = simple.ys()[i];
             }
-            putUint255(glyphData, simple.instructions().length);
+            VariableLength.put255(glyphData, simple.instructions().length);
             instructions.bytes(simple.instructions());
             if (!Arrays.equals(GlyphHeader.box(bytes), simple.bounds())) {
                 putBox(glyph, bytes);
@@ -114,18 +114,6 @@ record GlyfTransform(byte[] data, int[] xMins) {
         private void putBox(int glyph, ByteView bytes) {
             boxBitmap[glyph >> 3] |= (byte) (0x80 >> (glyph & 7));
             boxes.bytes(bytes.slice(GlyphHeader.X_MIN, GlyphHeader.LENGTH - GlyphHeader.X_MIN));
-        }
-
-        private static void putUint255(ByteSink out, int value) {
-            if (value < 253) {
-                out.u8(value);
-            } else if (value < 506) {
-                out.u8(255).u8(value - 253);
-            } else if (value < 762) {
-                out.u8(254).u8(value - 506);
-            } else {
-                out.u8(253).u16(value);
-            }
         }
     }
 }

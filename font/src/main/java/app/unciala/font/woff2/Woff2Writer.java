@@ -54,9 +54,9 @@ public final class Woff2Writer {
             if (number == KnownTags.ARBITRARY) {
                 directory.tag(entry.tag());
             }
-            putBase128(directory, entry.originalLength());
+            VariableLength.putBase128(directory, entry.originalLength());
             if (entry.transformed()) {
-                putBase128(directory, entry.bytes().length);
+                VariableLength.putBase128(directory, entry.bytes().length);
             }
             plain.bytes(entry.bytes());
         }
@@ -130,14 +130,5 @@ public final class Woff2Writer {
     /** The transform parts advances from bearings, which can cost more than the bearings it leaves out. */
     private static boolean pays(byte[] transformed, ByteView plain) {
         return Brotli.roughLength(transformed) < Brotli.roughLength(plain.toArray());
-    }
-
-    private static void putBase128(ByteSink out, int value) {
-        for (int shift = 28; shift > 0; shift -= 7) {
-            if (value >>> shift != 0) {
-                out.u8((value >>> shift & 0x7F) | 0x80);
-            }
-        }
-        out.u8(value & 0x7F);
     }
 }

@@ -18,7 +18,7 @@ import java.util.stream.IntStream;
 
 /**
  * The glyphs that {@code GSUB} can make of some glyphs, by the features kept. Contextual lookups are followed where
- * their context can come about, and only for the glyphs that can stand at the place they act on.
+ * kept glyphs can match their context, and only for the glyphs that can stand at the position they are applied to.
  */
 public final class SubstitutionClosure {
     private static final int MAX_DEPTH = 16;
@@ -71,7 +71,7 @@ public final class SubstitutionClosure {
         }
     }
 
-    /** A lookup that ran on these glyphs, with no glyph added since, has nothing more to give. */
+    /** Whether a lookup ran on these glyphs before and no glyph was added since, so that it would add nothing. */
     private boolean isDone(int index, BitSet active) {
         BitSet ran = done[index];
         int size = kept.cardinality();
@@ -86,7 +86,10 @@ public final class SubstitutionClosure {
         return rest.isEmpty();
     }
 
-    /** Where a lookup has acted before, any glyph can stand; behind one that changes the count of glyphs too. */
+    /**
+     * Applies the lookups of a rule. Where one was applied before, any kept glyph can stand; and after one that can change
+     * the number of glyphs, at every later position too.
+     */
     private void apply(BitSet[] input, int[] records, int depth) {
         BitSet open = new BitSet();
         for (int i = 0; i < records.length; i += 2) {

@@ -64,8 +64,8 @@ public final class CffCutter {
         for (int glyph : kept) {
             usedDicts.set(font.fontDictOf(Math.max(glyph, 0)));
         }
-        byte[] charset = font.isWide() ? new byte[0] : charset();
-        boolean selects = font.isWide() ? usedDicts.cardinality() > 1 : font.hasFontDicts();
+        byte[] charset = font.isCff2() ? new byte[0] : charset();
+        boolean selects = font.isCff2() ? usedDicts.cardinality() > 1 : font.hasFontDicts();
         byte[] select = selects ? fdSelect(usedDicts) : new byte[0];
         byte[] charStringIndex = index(charStrings);
         byte[] store = font.variationStore()
@@ -136,13 +136,13 @@ public final class CffCutter {
     }
 
     private byte[] emptyGlyph() {
-        return font.isWide() ? new byte[0] : new byte[] {CharStringOperators.ENDCHAR};
+        return font.isCff2() ? new byte[0] : new byte[] {CharStringOperators.ENDCHAR};
     }
 
     /** Header, names, top DICT, strings and the index of global subroutines, which is empty. */
     private byte[] head(Places places) {
         byte[] top = topDict(places);
-        if (font.isWide()) {
+        if (font.isCff2()) {
             return CffFont.header2(top.length).bytes(top).u32(0).toArray();
         }
         ByteSink out = CffFont.header().bytes(index(List.of(font.name()))).bytes(index(List.of(top)));
@@ -163,7 +163,7 @@ public final class CffCutter {
                 case DictOperators.FD_ARRAY -> operator(offset(out, places.dicts), DictOperators.FD_ARRAY);
                 case DictOperators.FD_SELECT -> {
                     // One font DICT left needs no selection in CFF2; the head's first try counts the same way.
-                    if (!font.isWide() || needsSelect()) {
+                    if (!font.isCff2() || needsSelect()) {
                         operator(offset(out, places.select), DictOperators.FD_SELECT);
                     }
                 }
@@ -176,7 +176,7 @@ public final class CffCutter {
                 default -> entry(out, entry);
             }
         }
-        if (!font.isWide()) {
+        if (!font.isCff2()) {
             operator(offset(out, places.charset), DictOperators.CHARSET);
         }
         return out.toArray();
@@ -191,7 +191,7 @@ public final class CffCutter {
     }
 
     private void entry(ByteSink out, CffDict.Entry entry) {
-        if (STALE.contains(entry.operator()) && !font.isWide()) {
+        if (STALE.contains(entry.operator()) && !font.isCff2()) {
             return;
         }
         if (DictOperators.NAMING.contains(entry.operator())) {
@@ -210,7 +210,7 @@ public final class CffCutter {
 
     /** The new number of a string; the standard ones keep theirs. */
     private int string(int number) {
-        return number < CffFont.STANDARD_STRINGS || font.isWide()
+        return number < CffFont.STANDARD_STRINGS || font.isCff2()
                 ? number
                 : CffFont.STANDARD_STRINGS + strings.computeIfAbsent(number, key -> strings.size());
     }
@@ -290,6 +290,6 @@ public final class CffCutter {
     }
 
     private byte[] index(List<byte[]> objects) {
-        return CffIndex.write(objects, font.isWide());
+        return CffIndex.write(objects, font.isCff2());
     }
 }

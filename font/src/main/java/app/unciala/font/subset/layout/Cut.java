@@ -6,11 +6,12 @@ import app.unciala.font.layout.Coverage;
 import app.unciala.font.layout.GlyphMap;
 import app.unciala.font.layout.packing.Block;
 import app.unciala.font.layout.position.Devices;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
 
-/** What a cut of layout tables keeps: {@code glyphs} that text can come to, by their old numbers, and what becomes of the rest. */
+/** A cut of layout tables: {@code glyphs} are those that text is set with, by their old numbers; {@code map} has the new ones. */
 record Cut(BitSet glyphs, GlyphMap map, Devices devices, Work work) {
     /** The new coverage of kept glyphs, given by their old numbers. */
     Block coverage(BitSet kept) {
@@ -49,7 +50,7 @@ record Cut(BitSet glyphs, GlyphMap map, Devices devices, Work work) {
         used.set(0);
         work.spend(glyphs.cardinality());
         int[] numbers = new int[used.length()];
-        java.util.Arrays.fill(numbers, -1);
+        Arrays.fill(numbers, -1);
         int next = 0;
         for (int of = used.nextSetBit(0); of >= 0; of = used.nextSetBit(of + 1)) {
             numbers[of] = next++;

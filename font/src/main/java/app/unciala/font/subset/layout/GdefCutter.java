@@ -15,6 +15,18 @@ import org.jspecify.annotations.Nullable;
 
 /** Cuts {@code GDEF} (OpenType 1.9): glyph classes, attachment points, ligature carets, mark glyph sets. */
 final class GdefCutter {
+    /** Of a list of a table for each glyph: its coverage, how many there are, and their offsets. */
+    private static final int LIST_COVERAGE = 0;
+
+    private static final int LIST_COUNT = 2;
+    private static final int LIST_OFFSETS = 4;
+
+    /** Of the mark glyph sets: their format, how many there are, and the offsets to their coverages, of 32 bits. */
+    private static final int SETS_FORMAT = 1;
+
+    private static final int SET_COUNT = 2;
+    private static final int SET_OFFSETS = 4;
+
     /** Formats of a caret: a place in font units, and one with a device table. */
     private static final int PLACE = 1;
 
@@ -97,10 +109,10 @@ final class GdefCutter {
             return null;
         }
         ByteView list = gdef.table().from(offset);
-        int[] offsets = list.u16s(4, list.u16(2));
+        int[] offsets = list.u16s(LIST_OFFSETS, list.u16(LIST_COUNT));
         BitSet covered = new BitSet();
         List<Block> blocks = new ArrayList<>();
-        Coverage.named(list, 0, cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
+        Coverage.named(list, LIST_COVERAGE, cut.work()).forEach(cut.glyphs(), (glyph, index) -> {
             if (index < offsets.length) {
                 covered.set(glyph);
                 blocks.add(cutOne.apply(list.from(offsets[index])));
@@ -114,16 +126,16 @@ final class GdefCutter {
         return block;
     }
 
-    /** Lookups name the sets by number, so every set stays, if empty. */
+    /** Lookups name the sets by number, so every set stays, even an empty one. */
     private @Nullable Block markSets() {
         if (gdef.markGlyphSets() == 0) {
             return null;
         }
         ByteView sets = gdef.table().from(gdef.markGlyphSets());
-        int count = sets.u16(2);
-        Block block = new Block().u16(1).u16(count);
+        int count = sets.u16(SET_COUNT);
+        Block block = new Block().u16(SETS_FORMAT).u16(count);
         for (int i = 0; i < count; i++) {
-            Coverage set = Coverage.of(sets, sets.offset32(4 + 4 * i), cut.work());
+            Coverage set = Coverage.of(sets, sets.offset32(SET_OFFSETS + 4 * i), cut.work());
             block.link32(cut.coverage(cut.covered(set)));
         }
         return block;
