@@ -5,8 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.table.HeadTable;
+import app.unciala.font.table.Os2Table;
+import app.unciala.font.table.PostTable;
+import app.unciala.font.testing.BuiltAxes;
+import app.unciala.font.testing.BuiltNames;
+import app.unciala.font.testing.BuiltTable;
 import app.unciala.testing.RealFonts;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
@@ -29,8 +34,11 @@ class FaceIdentifierTest {
         "900, false, Heavy, 900"
     })
     void settlesTheWeightInTheDocumentedOrder(int weightClass, boolean bold, String style, int weight) {
-        Sfnt face =
-                face(weightClass, bold ? 1 << 5 : 0, bold, Map.of(1, "Harrow", 2, "Regular", 16, "Harrow", 17, style));
+        Sfnt face = face(
+                weightClass,
+                bold ? Os2Table.BOLD : 0,
+                bold,
+                Map.of(1, "Harrow", 2, "Regular", 16, "Harrow", 17, style));
         FaceIdentity identity = FaceIdentifier.identify(face);
         assertThat(identity.slot().weight()).isEqualTo(Range.of(weight));
         assertThat(identity.family()).isEqualTo("Harrow");
@@ -38,33 +46,8 @@ class FaceIdentifierTest {
 
     @Test
     void statStandsInWhereOs2SaysNothingAndIsEvidenceOtherwise() {
-        byte[] stat = new ByteSink()
-                .u32(0x00010001)
-                .u16(8)
-                .u16(2)
-                .u32(20)
-                .u16(2)
-                .u32(36)
-                .u16(2)
-                .tag("wght")
-                .u16(256)
-                .u16(0)
-                .tag("wdth")
-                .u16(257)
-                .u16(1)
-                .u16(4)
-                .u16(16)
-                .u16(1)
-                .u16(0)
-                .u16(0)
-                .u16(258)
-                .u32(600 << 16)
-                .u16(4)
-                .u16(1)
-                .u16(0)
-                .u16(259)
-                .u16(1)
-                .u32(75 << 16)
+        byte[] stat = BuiltAxes.stat(
+                        new String[] {"wght", "wdth"}, BuiltAxes.value(0, 258, 600), BuiltAxes.combination(1, 259, 75))
                 .toArray();
         Sfnt silent = face(0, 0, false, Map.of(1, "Harrow", 2, "Regular")).with("STAT", stat);
         assertThat(FaceIdentifier.identify(silent).slot().weight()).isEqualTo(Range.of(600));
@@ -141,25 +124,8 @@ class FaceIdentifierTest {
 
     @Test
     void anAxisValueOfAnUnknownFormatIsPassedOver() {
-        byte[] stat = new ByteSink()
-                .u32(0x00010001)
-                .u16(8)
-                .u16(1)
-                .u32(20)
-                .u16(2)
-                .u32(28)
-                .u16(2)
-                .tag("wght")
-                .u16(256)
-                .u16(0)
-                .u16(4)
-                .u16(6)
-                .u16(9)
-                .u16(1)
-                .u16(0)
-                .u16(0)
-                .u16(258)
-                .u32(600 << 16)
+        BuiltTable unknown = BuiltTable.of(9);
+        byte[] stat = BuiltAxes.stat(new String[] {"wght"}, unknown, BuiltAxes.value(0, 258, 600))
                 .toArray();
         Sfnt face = face(0, 0, false, Map.of(1, "Harrow", 2, "Regular")).with("STAT", stat);
         assertThat(FaceIdentifier.identify(face).slot().weight()).isEqualTo(Range.of(600));
@@ -197,31 +163,17 @@ class FaceIdentifierTest {
     /** A face with just the tables that identity is read from. */
     private static Sfnt face(int weightClass, int fsSelection, boolean macBold, Map<Integer, String> names) {
         Sfnt real = FontReader.read(RealFonts.small()).faces().get(0);
-        byte[] os2 = real.require("OS/2").toArray();
-        os2[4] = (byte) (weightClass >> 8);
-        os2[5] = (byte) weightClass;
-        os2[6] = 0;
-        os2[7] = 5;
-        os2[62] = (byte) (fsSelection >> 8);
-        os2[63] = (byte) fsSelection;
-        byte[] head = real.require("head").toArray();
-        head[44] = 0;
-        head[45] = (byte) (macBold ? 1 : 0);
-        byte[] post = real.require("post").toArray();
-        post[4] = post[5] = post[6] = post[7] = 0;
-        ByteSink records = new ByteSink();
-        ByteSink storage = new ByteSink();
-        new TreeMap<>(names).forEach((id, text) -> {
-            byte[] bytes = text.getBytes(StandardCharsets.UTF_16BE);
-            records.u16(3).u16(1).u16(0x409).u16(id).u16(bytes.length).u16(storage.size());
-            storage.bytes(bytes);
-        });
-        ByteSink name = new ByteSink()
-                .u16(0)
-                .u16(names.size())
-                .u16(6 + 12 * names.size())
-                .bytes(records)
-                .bytes(storage);
-        return real.with("OS/2", os2).with("head", head).with("post", post).with("name", name.toArray());
+        ByteSink os2 = new ByteSink().bytes(real.require("OS/2"));
+        os2.putU16(Os2Table.WEIGHT_CLASS, weightClass);
+        os2.putU16(Os2Table.WIDTH_CLASS, Os2Table.NORMAL_WIDTH);
+        os2.putU16(Os2Table.FS_SELECTION, fsSelection);
+        ByteSink head = new ByteSink().bytes(real.require("head"));
+        head.putU16(HeadTable.MAC_STYLE, macBold ? HeadTable.BOLD : 0);
+        ByteSink post = new ByteSink().bytes(real.require("post"));
+        post.putU32(PostTable.ITALIC_ANGLE, 0);
+        return real.with("OS/2", os2.toArray())
+                .with("head", head.toArray())
+                .with("post", post.toArray())
+                .with("name", BuiltNames.english(names));
     }
 }

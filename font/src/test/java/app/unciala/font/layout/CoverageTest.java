@@ -1,12 +1,14 @@
 package app.unciala.font.layout;
 
+import static app.unciala.font.testing.BuiltTable.coverage;
+import static app.unciala.font.testing.BuiltTable.of;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.font.FontException;
-import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
+import app.unciala.font.testing.BuiltTable;
 import java.util.BitSet;
 import java.util.Map;
 import java.util.TreeMap;
@@ -15,18 +17,16 @@ import org.junit.jupiter.api.Test;
 class CoverageTest {
     @Test
     void glyphsAreFoundByListAndByRange() {
-        assertThat(indexes(new ByteSink().u16(1).u16(3).u16(3).u16(5).u16(9))).isEqualTo(Map.of(3, 0, 5, 1, 9, 2));
-        ByteSink ranges = new ByteSink().u16(2).u16(2);
-        ranges.u16(2).u16(4).u16(0).u16(8).u16(9).u16(3);
+        assertThat(indexes(coverage(3, 5, 9))).isEqualTo(Map.of(3, 0, 5, 1, 9, 2));
+        BuiltTable ranges = of(2, 2).u16(2, 4, 0).u16(8, 9, 3);
         assertThat(indexes(ranges)).isEqualTo(Map.of(2, 0, 3, 1, 4, 2, 8, 3, 9, 4));
     }
 
     /** A shaper's binary search looks at the middle first: it comes upon 3 and 9, and never upon 5. */
     @Test
     void glyphsOutOfOrderAreThoseThatASearchComesUpon() {
-        assertThat(indexes(new ByteSink().u16(1).u16(3).u16(5).u16(3).u16(9))).isEqualTo(Map.of(3, 1, 9, 2));
-        ByteSink overlapping = new ByteSink().u16(2).u16(2);
-        overlapping.u16(2).u16(5).u16(0).u16(5).u16(6).u16(4);
+        assertThat(indexes(coverage(5, 3, 9))).isEqualTo(Map.of(3, 1, 9, 2));
+        BuiltTable overlapping = of(2, 2).u16(2, 5, 0).u16(5, 6, 4);
         assertThat(indexes(overlapping)).isEqualTo(Map.of(2, 0, 3, 1, 4, 2, 5, 3, 6, 5));
     }
 
@@ -38,10 +38,10 @@ class CoverageTest {
         assertThatThrownBy(() -> Coverage.of(parent, 2, new Work("GSUB"))).isInstanceOf(FontException.class);
     }
 
-    private static Map<Integer, Integer> indexes(ByteSink coverage) {
-        byte[] table = new ByteSink().u16(0).bytes(coverage).toArray();
+    private static Map<Integer, Integer> indexes(BuiltTable coverage) {
+        ByteView table = of().offset(coverage).toView("GSUB");
         Map<Integer, Integer> found = new TreeMap<>();
-        Coverage.of(ByteView.of(table, "GSUB"), 2, new Work("GSUB")).forEach(all(), found::put);
+        Coverage.named(table, 0, new Work("GSUB")).forEach(all(), found::put);
         return found;
     }
 

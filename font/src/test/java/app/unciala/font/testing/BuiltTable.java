@@ -2,8 +2,7 @@ package app.unciala.font.testing;
 
 import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
-import java.util.ArrayList;
-import java.util.List;
+import java.util.IdentityHashMap;
 import java.util.TreeMap;
 
 /**
@@ -13,9 +12,10 @@ import java.util.TreeMap;
 public final class BuiltTable {
     private final ByteSink fields = new ByteSink();
     /** The tables that offsets lead to, by the place of the offset. */
-    private final TreeMap<Integer, BuiltTable> after = new TreeMap<>();
+    private final TreeMap<Integer, Target> after = new TreeMap<>();
 
-    private final List<Integer> long32 = new ArrayList<>();
+    /** What an offset of so many bytes leads to. */
+    private record Target(int size, BuiltTable table) {}
 
     private BuiltTable() {}
 
@@ -60,6 +60,28 @@ public final class BuiltTable {
         return this;
     }
 
+    public BuiltTable u8(int... values) {
+        for (int value : values) {
+            fields.u8(value);
+        }
+        return this;
+    }
+
+    /** A 16.16 fixed-point number. */
+    public BuiltTable fixed(double value) {
+        return u32((int) (value * 65536));
+    }
+
+    public BuiltTable bytes(byte[] bytes) {
+        fields.bytes(bytes);
+        return this;
+    }
+
+    /** The bytes of a table here, instead of an offset to it. */
+    public BuiltTable inline(BuiltTable table) {
+        return bytes(table.toArray());
+    }
+
     public BuiltTable u32(long value) {
         fields.u32(value);
         return this;
@@ -72,26 +94,39 @@ public final class BuiltTable {
 
     /** A 16-bit offset, from the beginning of this table, to another. */
     public BuiltTable offset(BuiltTable to) {
-        after.put(fields.size(), to);
-        return u16(0);
+        return offset(2, to);
+    }
+
+    /** A 24-bit offset, from the beginning of this table, to another. */
+    public BuiltTable offset24(BuiltTable to) {
+        return offset(3, to);
     }
 
     /** A 32-bit offset, from the beginning of this table, to another. */
     public BuiltTable offset32(BuiltTable to) {
-        after.put(fields.size(), to);
-        long32.add(fields.size());
-        return u32(0);
+        return offset(4, to);
     }
 
+    private BuiltTable offset(int size, BuiltTable to) {
+        after.put(fields.size(), new Target(size, to));
+        return bytes(new byte[size]);
+    }
+
+    /** A table that several offsets lead to is written once. */
     public byte[] toArray() {
         ByteSink written = new ByteSink().bytes(fields);
-        after.forEach((at, table) -> {
-            if (long32.contains(at)) {
-                written.putU32(at, written.size());
-            } else {
-                written.putU16(at, written.size());
+        IdentityHashMap<BuiltTable, Integer> places = new IdentityHashMap<>();
+        after.forEach((at, target) -> {
+            int place = places.computeIfAbsent(target.table(), table -> {
+                int end = written.size();
+                written.bytes(table.toArray());
+                return end;
+            });
+            switch (target.size()) {
+                case 2 -> written.putU16(at, place);
+                case 3 -> written.putU24(at, place);
+                default -> written.putU32(at, place);
             }
-            written.bytes(table.toArray());
         });
         return written.toArray();
     }

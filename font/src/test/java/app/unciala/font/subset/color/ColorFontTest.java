@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
-import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.color.ColorFormats;
 import app.unciala.font.color.ColorLayers;
@@ -17,6 +16,7 @@ import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.MaxpTable;
 import app.unciala.font.testing.BuiltFonts;
+import app.unciala.font.testing.BuiltTable;
 import app.unciala.testing.RealFonts;
 import app.unciala.testing.Tool;
 import java.nio.file.Files;
@@ -167,26 +167,30 @@ class ColorFontTest {
                 .collect(Collectors.joining(" "));
     }
 
-    /** A graph of paints: layers 1 and 2 draw glyphs 5 and 6, glyph 6's child loops back to the first. */
+    /** {@code PaintGlyph}: a glyph filled by another paint, whose offset of 24 bits may lead anywhere. */
+    private static BuiltTable paintGlyph(int glyph, int paintOffset) {
+        return BuiltTable.of()
+                .u8(10, paintOffset >> 16, paintOffset >> 8, paintOffset)
+                .u16(glyph);
+    }
+
+    /** Glyph 3 is painted in two layers: the first draws glyph 5 and leads to the second, which leads far outside. */
     @Test
     void paintsAreFollowedOnceHoweverTheyLoop() {
-        ByteSink colr = new ByteSink()
-                .u16(1)
-                .u16(0)
+        BuiltTable last = paintGlyph(6, 0xFFFFFF);
+        BuiltTable slice = BuiltTable.of().u8(1, 2).u32(0);
+        BuiltTable layerList = BuiltTable.of().u32(2).offset32(paintGlyph(5, 6)).offset32(last);
+        BuiltTable baseList = BuiltTable.of().u32(1).u16(3).offset32(slice);
+        BuiltTable colr = BuiltTable.of(1, 0)
                 .u32(0)
                 .u32(0)
                 .u16(0)
-                .u32(34)
-                .u32(44)
+                .offset32(baseList)
+                .offset32(layerList)
                 .u32(0)
                 .u32(0)
                 .u32(0);
-        colr.u32(1).u16(3).u32(22);
-        colr.u32(2).u32(18).u32(24);
-        colr.u8(1).u8(2).u32(0);
-        colr.u8(10).u8(0).u8(0).u8(6).u16(5);
-        colr.u8(10).u8(0xFF).u8(0xFF).u8(0xFF).u16(6);
-        ColorLayers layers = ColorLayers.read(ByteView.of(colr.toArray(), "COLR"));
+        ColorLayers layers = ColorLayers.read(colr.toView("COLR"));
         BitSet found = new BitSet();
         assertThatThrownBy(() -> layers.parts(3, found::set)).isInstanceOf(FontException.class);
         assertThat(found.stream().toArray()).contains(5);
@@ -197,15 +201,32 @@ class ColorFontTest {
 
     @Test
     void picturesOfKeptGlyphsAreFoundThroughEveryIndexFormat() {
-        ByteSink cblc = new ByteSink().u32(0x00030000).u32(1);
-        cblc.u32(56).u32(0).u32(5).bytes(new byte[36]);
-        cblc.u16(1).u16(3).u32(40).u16(4).u16(5).u32(64).u16(6).u16(7).u32(84);
-        cblc.u16(8).u16(9).u32(98).u16(10).u16(12).u32(118);
-        cblc.u16(1).u16(17).u32(4).u32(0).u32(2).u32(2).u32(6);
-        cblc.u16(2).u16(19).u32(10).u32(3).bytes(new byte[] {1, 2, 3, 4, 5, 6, 7, 8});
-        cblc.u16(3).u16(17).u32(16).u16(0).u16(1).u16(3);
-        cblc.u16(4).u16(17).u32(19).u32(1).u16(9).u16(0).u16(0).u16(4);
-        cblc.u16(5).u16(19).u32(23).u32(1).bytes(new byte[8]).u32(2).u16(10).u16(12);
+        byte[] metrics = {1, 2, 3, 4, 5, 6, 7, 8};
+        // Index format, format of the pictures, where these begin in CBDT; then what differs between formats.
+        BuiltTable offsets = BuiltTable.of(1, 17).u32(4).u32(0).u32(2).u32(2).u32(6);
+        BuiltTable equalSize = BuiltTable.of(2, 19).u32(10).u32(3).bytes(metrics);
+        BuiltTable shortOffsets = BuiltTable.of(3, 17).u32(16).u16(0, 1, 3);
+        BuiltTable listed = BuiltTable.of(4, 17).u32(19).u32(1).u16(9, 0).u16(0, 4);
+        BuiltTable listedEqualSize =
+                BuiltTable.of(5, 19).u32(23).u32(1).bytes(new byte[8]).u32(2).u16(10, 12);
+        BuiltTable ranges = BuiltTable.of()
+                .u16(1, 3)
+                .offset32(offsets)
+                .u16(4, 5)
+                .offset32(equalSize)
+                .u16(6, 7)
+                .offset32(shortOffsets)
+                .u16(8, 9)
+                .offset32(listed)
+                .u16(10, 12)
+                .offset32(listedEqualSize);
+        byte[] cblc = BuiltTable.of(3, 0)
+                .u32(1)
+                .offset32(ranges)
+                .u32(0)
+                .u32(5)
+                .bytes(new byte[36])
+                .toArray();
         byte[] cbdt = new byte[25];
         for (int i = 0; i < cbdt.length; i++) {
             cbdt[i] = (byte) (i < 4 ? 0 : i);
@@ -218,7 +239,7 @@ class ColorFontTest {
                 FontReader.read(RealFonts.small())
                         .faces()
                         .get(0)
-                        .with("CBLC", cblc.toArray())
+                        .with("CBLC", cblc)
                         .with("CBDT", cbdt),
                 GlyphMap.renumbering(kept, 13));
         // Glyph 1 at bytes 4 and 5; 2 has none; 5 at 13 to 15; 7 at 17 and 18; 9 at 19 to 22; 12 at 24.
@@ -259,11 +280,15 @@ class ColorFontTest {
 
     @Test
     void aPictureThatIsSharedByNameIsKeptWithTheGlyphThatNamesIt() {
-        ByteSink sbix = new ByteSink().u16(1).u16(1).u32(1).u32(12);
-        sbix.u16(20).u16(72).u32(20).u32(32).u32(44).u32(54);
-        sbix.u32(0).tag("png ").u32(0x01020304);
-        sbix.u32(0).tag("png ").u32(0x05060708);
-        sbix.u32(0).tag("dupe").u16(0);
+        BuiltTable first = BuiltTable.of().u32(0).tag("png ").u32(0x01020304);
+        BuiltTable second = BuiltTable.of().u32(0).tag("png ").u32(0x05060708);
+        BuiltTable named = BuiltTable.of().u32(0).tag("dupe").u16(0);
+        BuiltTable strike = BuiltTable.of(20, 72)
+                .offset32(first)
+                .offset32(second)
+                .offset32(named)
+                .offset32(BuiltTable.of());
+        BuiltTable sbix = BuiltTable.of(1, 1).u32(1).offset32(strike);
         BitSet kept = new BitSet();
         kept.set(2);
         Sfnt face = FontReader.read(RealFonts.small()).faces().get(0).with("sbix", sbix.toArray());
@@ -283,17 +308,19 @@ class ColorFontTest {
     /** A thousand base glyphs that all have the same ten thousand layers: more than 16 bits can count once they are apart. */
     @Test
     void layersThatOverlapTooOftenAreRefusedSoon() {
-        ByteSink colr =
-                new ByteSink().u16(0).u16(1000).u32(14).u32(14 + 6 * 1000).u16(10_000);
-        for (int i = 0; i < 1000; i++) {
-            colr.u16(i).u16(0).u16(10_000);
+        BuiltTable bases = BuiltTable.of();
+        for (int glyph = 0; glyph < 1000; glyph++) {
+            bases.u16(glyph, 0, 10_000);
         }
-        for (int i = 0; i < 10_000; i++) {
-            colr.u16(1).u16(0);
+        BuiltTable layers = BuiltTable.of();
+        for (int layer = 0; layer < 10_000; layer++) {
+            layers.u16(1, 0);
         }
+        BuiltTable colr =
+                BuiltTable.of(0, 1000).offset32(bases).offset32(layers).u16(10_000);
         BitSet all = new BitSet();
         all.set(0, 1000);
-        Sfnt face = new Sfnt(Sfnt.TRUETYPE, Map.of("COLR", ByteView.of(colr.toArray(), "COLR")), List.of());
+        Sfnt face = new Sfnt(Sfnt.TRUETYPE, Map.of("COLR", colr.toView("COLR")), List.of());
         assertThatThrownBy(() -> ColorLayersCutter.cut(face, GlyphMap.renumbering(all, 1000)))
                 .isInstanceOf(FontException.class)
                 .hasMessageContaining("layers");
