@@ -50,21 +50,15 @@ public final class VersionRecall {
         int amongFive = 0;
         int copies = 0;
         List<String> missed = new ArrayList<>();
-        for (Map.Entry<String, Known> entry : faces(Path.of(arguments[0])).entrySet()) {
-            Known face = entry.getValue();
+        for (Known face : faces(Path.of(arguments[0])).values()) {
             if (held.values().stream().noneMatch(face::isVersionOf)) {
                 continue;
             }
             asked++;
-            List<Known> found = index.nearest(face.sketch(), 0, 5).stream()
-                    .map(near -> held.get(near.key()))
-                    .toList();
+            List<Known> found = nearest(index, held, face, 0);
             nearest += found.stream().limit(1).anyMatch(face::isVersionOf) ? 1 : 0;
             amongFive += found.stream().anyMatch(face::isVersionOf) ? 1 : 0;
-            copies += index.nearest(face.sketch(), COPY, 5).stream()
-                            .anyMatch(near -> face.isVersionOf(held.get(near.key())))
-                    ? 1
-                    : 0;
+            copies += nearest(index, held, face, COPY).stream().anyMatch(face::isVersionOf) ? 1 : 0;
             if (found.stream().limit(1).noneMatch(face::isVersionOf)) {
                 missed.add(
                         face.identity().family() + " " + face.identity().slot().label() + ", nearest "
@@ -82,6 +76,12 @@ public final class VersionRecall {
                 copies,
                 COPY);
         missed.forEach(System.out::println);
+    }
+
+    private static List<Known> nearest(SketchIndex<String> index, Map<String, Known> held, Known face, double atLeast) {
+        return index.nearest(face.sketch(), atLeast, 5).stream()
+                .flatMap(near -> Stream.ofNullable(held.get(near.key())))
+                .toList();
     }
 
     private static Map<String, Known> faces(Path folder) throws IOException {
