@@ -1,6 +1,5 @@
 package app.unciala.font.layout;
 
-import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.layout.packing.Block;
 import java.util.BitSet;
@@ -8,7 +7,10 @@ import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
-/** A class definition table (OpenType 1.9, "Common table formats"): glyphs it does not name are in class 0. */
+/**
+ * A class definition table (OpenType 1.9, "Common table formats"): glyphs it does not name are in class 0. In one of an
+ * unknown format all are, as shapers have it.
+ */
 public final class ClassDef {
     /** A class for each glyph from a first one on. */
     private static final int LISTED = 1;
@@ -35,10 +37,11 @@ public final class ClassDef {
     private ClassDef(ByteView table) {
         this.table = table;
         format = table.u16(0);
-        if (format != LISTED && format != RANGES) {
-            throw new FontException(table.table(), -1, "has classes in the unknown format " + format);
-        }
-        count = table.u16(format == LISTED ? LISTED_COUNT : RANGE_COUNT);
+        count = switch (format) {
+            case LISTED -> table.u16(LISTED_COUNT);
+            case RANGES -> table.u16(RANGE_COUNT);
+            default -> 0;
+        };
     }
 
     /** The classes whose offset stands at a byte of a table. */

@@ -1,12 +1,14 @@
 package app.unciala.font.layout;
 
-import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
 import app.unciala.font.layout.packing.Block;
 import java.util.BitSet;
 
-/** A coverage table (OpenType 1.9, "Common table formats"): glyphs and the number each has in its lookup. */
+/**
+ * A coverage table (OpenType 1.9, "Common table formats"): glyphs and the number each has in its lookup. One of an unknown
+ * format covers nothing, as shapers have it.
+ */
 public final class Coverage {
     /** The glyphs themselves, in order. */
     private static final int LISTED = 1;
@@ -30,10 +32,7 @@ public final class Coverage {
         this.table = table;
         this.work = work;
         format = table.u16(0);
-        count = table.u16(COUNT);
-        if (format != LISTED && format != RANGES) {
-            throw new FontException(table.table(), -1, "has a coverage of unknown format " + format);
-        }
+        count = format == LISTED || format == RANGES ? table.u16(COUNT) : 0;
     }
 
     /** Takes a covered glyph and its coverage index. */

@@ -3,6 +3,7 @@ package app.unciala.font.layout;
 import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.variation.Location;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
@@ -127,6 +128,17 @@ public final class LayoutTable {
         scripts().languages().forEach(language -> language.required().ifPresent(chosen::set));
         chosen.clear(featureCount(), Math.max(chosen.length(), featureCount()));
         return chosen;
+    }
+
+    /** Whether text in any script and language has a feature with this tag, in which it may do nothing. */
+    public boolean hasForAllText(String tag) {
+        BitSet tagged = tagged(tag::equals);
+        ScriptList scripts = scripts();
+        boolean hasDefault =
+                IntStream.range(0, scripts.count()).mapToObj(scripts::tag).anyMatch(ScriptList.DEFAULTS::contains);
+        return hasDefault
+                && scripts.languages().stream()
+                        .allMatch(language -> Arrays.stream(language.features()).anyMatch(tagged::get));
     }
 
     /** The lookups that the features start, of themselves or under a variation. */

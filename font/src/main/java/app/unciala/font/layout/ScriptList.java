@@ -3,9 +3,13 @@ package app.unciala.font.layout;
 import app.unciala.font.bytes.ByteView;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** A script list table (OpenType 1.9, "Common table formats"): scripts by tag. */
 public record ScriptList(ByteView table) {
+    /** The scripts by which shapers set those that a table does not have. */
+    static final Set<String> DEFAULTS = Set.of("DFLT", "dflt", "latn");
+
     private static final int RECORDS = 2;
     /** A tag, then an offset. */
     private static final int RECORD = 6;

@@ -1,6 +1,8 @@
 package app.unciala.font.subset;
 
 import app.unciala.font.table.CmapTable;
+import com.ibm.icu.lang.UCharacter;
+import com.ibm.icu.lang.UScript;
 import java.text.Normalizer;
 import java.text.Normalizer.Form;
 import java.util.BitSet;
@@ -54,6 +56,7 @@ final class CharacterClosure {
         closure.standIns(asked);
         closure.replacements();
         closure.kept.or(composed);
+        closure.mirrors();
         return closure.kept;
     }
 
@@ -97,6 +100,20 @@ final class CharacterClosure {
             }
         });
         kept.or(added);
+    }
+
+    /** Text from right to left has brackets and the like as their mirror images, which are characters of their own. */
+    private void mirrors() {
+        if (kept.stream().noneMatch(c -> UScript.isRightToLeft(UScript.getScript(c)))) {
+            return;
+        }
+        BitSet mirrors = new BitSet();
+        kept.stream()
+                .filter(UCharacter::isMirrored)
+                .map(UCharacter::getMirror)
+                .filter(cmap::has)
+                .forEach(mirrors::set);
+        kept.or(mirrors);
     }
 
     /** The characters of the font that letters and marks among the kept ones compose to. */

@@ -135,10 +135,10 @@ public final class Subsetter {
                 : cut;
     }
 
-    /** Where GPOS has kerning, no browser looks at the old table. */
+    /** Shapers look at the old table for text in scripts and languages for which GPOS has no kerning. */
     private static Optional<byte[]> kerning(Sfnt face, SubsetPlan plan, BitSet inText, GlyphMap map) {
         boolean replaced = face.table("GPOS")
-                .filter(gpos -> LayoutTable.of(gpos).featureTags().contains("kern"))
+                .filter(gpos -> LayoutTable.of(gpos).hasForAllText("kern"))
                 .isPresent();
         return replaced || !plan.features().test("kern")
                 ? Optional.empty()

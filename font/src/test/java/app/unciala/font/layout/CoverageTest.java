@@ -3,9 +3,7 @@ package app.unciala.font.layout;
 import static app.unciala.font.testing.BuiltTable.coverage;
 import static app.unciala.font.testing.BuiltTable.of;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
 import app.unciala.font.testing.BuiltTable;
@@ -35,7 +33,15 @@ class CoverageTest {
         ByteView parent = ByteView.of(new byte[] {9, 9, 9, 9}, "GSUB");
         assertThat(Coverage.of(parent, 0, new Work("GSUB")).in(all()).isEmpty()).isTrue();
         assertThat(ClassDef.of(parent, 0).classes(all()).stream().toArray()).containsExactly(0);
-        assertThatThrownBy(() -> Coverage.of(parent, 2, new Work("GSUB"))).isInstanceOf(FontException.class);
+    }
+
+    /** Fonts are in use whose tables of classes are of a format that there is not; shapers pass over such tables. */
+    @Test
+    void nothingIsCoveredAndNothingClassedInAnUnknownFormat() {
+        ByteView parent = of(0).offset(of(9, 1, 5)).toView("GSUB");
+        assertThat(Coverage.named(parent, 2, new Work("GSUB")).in(all()).isEmpty())
+                .isTrue();
+        assertThat(ClassDef.named(parent, 2).classes(all()).stream().toArray()).containsExactly(0);
     }
 
     private static Map<Integer, Integer> indexes(BuiltTable coverage) {

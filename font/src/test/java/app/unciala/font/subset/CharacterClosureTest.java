@@ -36,7 +36,11 @@ class CharacterClosureTest {
         "E33 E32 E4D, E33, E32 E33 E4D",
         "110A5 110AB 110BA, 110AB, 110A5 110AB 110BA",
         "1100 1161 AC00, 1100 1161, 1100 1161 AC00",
-        "5E9 5C1 FB2A, 5E9 5C1, 5C1 5E9 FB2A"
+        "5E9 5C1 FB2A, 5E9 5C1, 5C1 5E9 FB2A",
+        // Brackets from right to left, by their mirror images.
+        "28 29 5D0, 28 5D0, 28 29 5D0",
+        "2E02 2E03 627, 2E02 627, 627 2E02 2E03",
+        "28 29 41, 28 41, 28 41"
     })
     void allIsKeptThatTextIsSetWith(String has, String asked, String kept) {
         SortedMap<Integer, Integer> mapping = new TreeMap<>();
@@ -53,6 +57,13 @@ class CharacterClosureTest {
         assertThat(SubsetPlan.ofText("q̃ a").composing()).isFalse();
         assertThat(words(SubsetPlan.ofText("\u01CF\u0323").codePoints())).isEqualTo("49 1cf 30c 323 1eca");
         assertThat(words(SubsetPlan.ofText("e\u0301").codePoints())).isEqualTo("65 e9 301");
+    }
+
+    @Test
+    void aMarkWithoutALetterBringsTheCircleUnderIt() {
+        assertThat(words(SubsetPlan.ofText("\u0943 \u0915\u0943").codePoints())).isEqualTo("20 915 943 25cc");
+        assertThat(words(SubsetPlan.ofText("\u0915\u093E\u0902 a\u0301").codePoints()))
+                .doesNotContain("25cc");
     }
 
     private static BitSet codePoints(String words) {

@@ -19,8 +19,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Cuts the lists of scripts and features, and the variations of features, to the lookups that are left. */
 final class ScriptCutter {
-    /** Features that mean something without a lookup. */
-    private static final Set<String> WITHOUT_LOOKUPS = Set.of("size", "pref");
+    /** Features that mean something without a lookup; where one for kerning is, shapers pass over the table {@code kern}. */
+    private static final Set<String> WITHOUT_LOOKUPS = Set.of("size", "pref", "kern");
 
     /** The bytes of the parameters of features that have some. */
     private static final int SIZE_PARAMETERS = 10;
