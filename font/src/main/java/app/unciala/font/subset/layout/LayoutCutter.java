@@ -48,13 +48,15 @@ public final class LayoutCutter {
             Predicate<String> features,
             Devices devices,
             UnaryOperator<LayoutTable> view) {
+        boolean hasKernTable = face.table("kern").isPresent();
         Sfnt changed = face;
         for (String tag : new String[] {"GSUB", "GPOS"}) {
             ByteView table = face.table(tag).orElse(null);
             if (table != null) {
                 Cut cut = new Cut(glyphs, map, devices, new Work(tag));
                 changed = changed.with(
-                        tag, new LayoutTableCutter(view.apply(LayoutTable.of(table)), cut, features).cut());
+                        tag,
+                        new LayoutTableCutter(view.apply(LayoutTable.of(table)), cut, features, hasKernTable).cut());
             }
         }
         GdefTable gdef = GdefTable.read(face).orElse(null);

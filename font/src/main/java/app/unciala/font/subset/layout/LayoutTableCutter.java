@@ -27,14 +27,16 @@ final class LayoutTableCutter {
     private final LayoutTable table;
     private final Cut cut;
     private final Predicate<String> wanted;
+    private final boolean hasKernTable;
     private final int[] lookupNumbers;
     private final List<List<Block>> lookups = new ArrayList<>();
     private final List<Integer> oldLookups = new ArrayList<>();
 
-    LayoutTableCutter(LayoutTable table, Cut cut, Predicate<String> wanted) {
+    LayoutTableCutter(LayoutTable table, Cut cut, Predicate<String> wanted, boolean hasKernTable) {
         this.table = table;
         this.cut = cut;
         this.wanted = wanted;
+        this.hasKernTable = hasKernTable;
         lookupNumbers = new int[table.lookupCount()];
     }
 
@@ -46,7 +48,7 @@ final class LayoutTableCutter {
         BitSet features = table.features(wanted);
         BitSet reached = NestedLookups.with(table, table.lookupsOf(features));
         cutLookups(reached);
-        ScriptCutter scripts = new ScriptCutter(table, lookupNumbers, features);
+        ScriptCutter scripts = new ScriptCutter(table, lookupNumbers, features, hasKernTable);
         Block featureList = scripts.features();
         return write(scripts, featureList, false)
                 .or(() -> write(scripts, featureList, true))

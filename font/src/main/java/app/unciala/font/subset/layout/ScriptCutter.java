@@ -19,8 +19,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Cuts the lists of scripts and features, and the variations of features, to the lookups that are left. */
 final class ScriptCutter {
-    /** Features that mean something without a lookup; where one for kerning is, shapers pass over the table {@code kern}. */
-    private static final Set<String> WITHOUT_LOOKUPS = Set.of("size", "pref", "kern");
+    /** Features that mean something without a lookup. */
+    private static final Set<String> WITHOUT_LOOKUPS = Set.of("size", "pref");
 
     /** The bytes of the parameters of features that have some. */
     private static final int SIZE_PARAMETERS = 10;
@@ -35,8 +35,14 @@ final class ScriptCutter {
     private final int[] lookupNumbers;
     private final int[] featureNumbers;
 
-    /** {@code lookupNumbers} are the new ones, -1 for lookups that are gone. */
-    ScriptCutter(LayoutTable table, int[] lookupNumbers, BitSet features) {
+    /**
+     * Takes what is left of the lookups.
+     *
+     * @param lookupNumbers the new ones, -1 for lookups that are gone
+     * @param hasKernTable whether there is a table {@code kern}, which shapers pass over where a feature for kerning is,
+     *     though it does nothing
+     */
+    ScriptCutter(LayoutTable table, int[] lookupNumbers, BitSet features, boolean hasKernTable) {
         this.table = table;
         this.lookupNumbers = lookupNumbers;
         featureNumbers = new int[table.featureCount()];
@@ -48,7 +54,8 @@ final class ScriptCutter {
         int next = 0;
         for (int i = features.nextSetBit(0); i >= 0; i = features.nextSetBit(i + 1)) {
             boolean does = lookups(table.feature(i)).length > 0 || varied.get(i);
-            if (does || WITHOUT_LOOKUPS.contains(table.featureTag(i))) {
+            String tag = table.featureTag(i);
+            if (does || WITHOUT_LOOKUPS.contains(tag) || (hasKernTable && tag.equals("kern"))) {
                 featureNumbers[i] = next++;
             }
         }
