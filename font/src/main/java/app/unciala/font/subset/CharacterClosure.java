@@ -57,6 +57,9 @@ final class CharacterClosure {
         closure.replacements();
         closure.kept.or(composed);
         closure.mirrors();
+        if (plan.composing() && closure.kept.stream().anyMatch(Syllables::isMark)) {
+            closure.kept.set(Syllables.DOTTED_CIRCLE, cmap.has(Syllables.DOTTED_CIRCLE));
+        }
         return closure.kept;
     }
 
@@ -188,7 +191,7 @@ final class CharacterClosure {
         return false;
     }
 
-    private static boolean isCombining(int c) {
+    static boolean isCombining(int c) {
         int type = Character.getType(c);
         boolean vowelOrFinal = c >= 0x1161 && c <= 0x11FF;
         return type == Character.NON_SPACING_MARK || type == Character.COMBINING_SPACING_MARK || vowelOrFinal;

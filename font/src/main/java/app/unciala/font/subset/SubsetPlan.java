@@ -15,11 +15,6 @@ import java.util.regex.Pattern;
  * @param composing whether text may have any of the letters with any of the marks, so that what they compose to is kept too
  */
 public record SubsetPlan(BitSet codePoints, boolean composing, Predicate<String> features, boolean hinting) {
-    /** A mark without a letter, such as one that begins a word. */
-    private static final Pattern ORPHANED = Pattern.compile("(?<![\\p{L}\\p{M}\\p{N}])\\p{M}");
-    /** What shapers of many scripts put under such a mark. */
-    private static final int DOTTED_CIRCLE = 0x25CC;
-
     private static final Pattern MARKED = Pattern.compile("\\P{M}\\p{M}+");
 
     /** The characters, the features that text is set with unasked, and hinting. */
@@ -47,8 +42,8 @@ public record SubsetPlan(BitSet codePoints, boolean composing, Predicate<String>
                 .filter(letter ->
                         Normalizer.normalize(letter, Form.NFD).codePoints().allMatch(characters::get))
                 .forEach(letter -> CharacterClosure.addParts(letter, characters));
-        if (ORPHANED.matcher(text).find()) {
-            characters.set(DOTTED_CIRCLE);
+        if (Syllables.areBrokenIn(text)) {
+            characters.set(Syllables.DOTTED_CIRCLE);
         }
         return new SubsetPlan(characters, false, LayoutFeatures::isAppliedUnasked, true);
     }

@@ -37,6 +37,11 @@ class CharacterClosureTest {
         "110A5 110AB 110BA, 110AB, 110A5 110AB 110BA",
         "1100 1161 AC00, 1100 1161, 1100 1161 AC00",
         "5E9 5C1 FB2A, 5E9 5C1, 5C1 5E9 FB2A",
+        // The circle under marks that no syllable can have, in scripts that are written by syllables.
+        "25CC 915 943, 915 943, 915 943 25CC",
+        "25CC 915, 915, 915",
+        "25CC 65 301, 65 301, 65 301",
+        "25CC E01 E31, E01 E31, E01 E31",
         // Brackets from right to left, by their mirror images.
         "28 29 5D0, 28 5D0, 28 29 5D0",
         "2E02 2E03 627, 2E02 627, 627 2E02 2E03",
@@ -59,11 +64,24 @@ class CharacterClosureTest {
         assertThat(words(SubsetPlan.ofText("e\u0301").codePoints())).isEqualTo("65 e9 301");
     }
 
-    @Test
-    void aMarkWithoutALetterBringsTheCircleUnderIt() {
-        assertThat(words(SubsetPlan.ofText("\u0943 \u0915\u0943").codePoints())).isEqualTo("20 915 943 25cc");
-        assertThat(words(SubsetPlan.ofText("\u0915\u093E\u0902 a\u0301").codePoints()))
-                .doesNotContain("25cc");
+    /** In a text it is known whether a mark stands where no syllable can have it. */
+    @ParameterizedTest
+    @CsvSource({
+        "915 943 20 915 94D 937 93F 902, false",
+        "BAA BCA BB2, false",
+        "1780 17D2 1780 17B6, false",
+        "65 301 20 301, false",
+        "943 20 915, true",
+        "915 20 943, true",
+        "915 93E 93E, true",
+        "915 93F 93C, true"
+    })
+    void aTextWithBrokenSyllablesBringsTheCircle(String text, boolean brings) {
+        StringBuilder words = new StringBuilder();
+        for (String word : text.split(" ")) {
+            words.appendCodePoint(Integer.parseInt(word, 16));
+        }
+        assertThat(SubsetPlan.ofText(words.toString()).codePoints().get(0x25CC)).isEqualTo(brings);
     }
 
     private static BitSet codePoints(String words) {
