@@ -22,6 +22,7 @@ import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.job.Jobs;
+import app.unciala.server.job.Runs;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
 import app.unciala.server.storage.FileStore;
@@ -39,7 +40,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -71,7 +71,7 @@ public class MadeFormats {
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private final Map<String, Making> makings = new ConcurrentHashMap<>();
+    private final Runs<Making> makings = new Runs<>(Making.NONE);
 
     MadeFormats(
             FamilyRepository families,
@@ -110,7 +110,7 @@ public class MadeFormats {
     public record Makeable(String fileId, String fileName, SlotView slot, long bytes, Verdict verdict, String reason) {}
 
     /** How far making the files of a format is; {@code failures} are sentences. */
-    public record Making(boolean running, int done, int total, List<String> failures) {
+    public record Making(boolean running, int done, int total, List<String> failures) implements Runs.State {
         static final Making NONE = new Making(false, 0, 0, List.of());
     }
 
@@ -121,7 +121,7 @@ public class MadeFormats {
     public Plan plan(String familyId, String format) {
         mustExist(familyId);
         FontFormat made = Formats.read("format", format);
-        return new Plan(makeable(familyId, made), makings.getOrDefault(key(familyId, made), Making.NONE));
+        return new Plan(makeable(familyId, made), makings.of(key(familyId, made)));
     }
 
     private List<Makeable> makeable(String familyId, FontFormat format) {
@@ -159,21 +159,8 @@ public class MadeFormats {
             throw Fault.conflict("There is no face to make " + asked.format().label() + " of.");
         }
         String key = key(familyId, asked.format());
-        synchronized (makings) {
-            Making before = makings.getOrDefault(key, Making.NONE);
-            if (before.running()) {
-                return before;
-            }
-            Making begun = new Making(true, 0, total, List.of());
-            makings.put(key, begun);
-            try {
-                jobs.soonWith(makeFormats, asked);
-            } catch (RuntimeException e) {
-                makings.remove(key);
-                throw e;
-            }
-            return begun;
-        }
+        Making begun = new Making(true, 0, total, List.of());
+        return makings.begin(key, begun, () -> jobs.soonWith(makeFormats, asked)) ? begun : makings.of(key);
     }
 
     private static String key(String familyId, FontFormat format) {

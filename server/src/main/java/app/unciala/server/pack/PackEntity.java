@@ -1,7 +1,6 @@
 package app.unciala.server.pack;
 
 import app.unciala.server.flag.AskedRow;
-import app.unciala.server.pack.PackService.Content;
 import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteRole;
 import jakarta.persistence.Entity;

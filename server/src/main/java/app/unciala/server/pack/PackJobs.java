@@ -4,6 +4,7 @@ import app.unciala.server.fault.Fault;
 import app.unciala.server.fault.FullDisk;
 import app.unciala.server.history.Actor;
 import app.unciala.server.job.Jobs;
+import app.unciala.server.job.Runs;
 import app.unciala.server.pack.PackService.PackView;
 import app.unciala.server.site.SiteService;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -11,9 +12,7 @@ import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.Serial;
 import java.io.Serializable;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -32,7 +31,7 @@ class PackJobs {
     private final Actor actor;
     private final OneTimeTask<Asked> makePack;
     private final Jobs jobs;
-    private final Map<String, PackMaking> bySite = new ConcurrentHashMap<>();
+    private final Runs<PackMaking> bySite = new Runs<>(PackMaking.NONE);
 
     PackJobs(PackService packs, SiteService sites, Actor actor, OneTimeTask<Asked> makePack, Jobs jobs) {
         this.packs = packs;
@@ -54,7 +53,8 @@ class PackJobs {
             int done,
             int total,
             @Schema(types = {"string", "null"}) @Nullable String packId,
-            @Schema(types = {"string", "null"}) @Nullable String failure) {
+            @Schema(types = {"string", "null"}) @Nullable String failure)
+            implements Runs.State {
         static final PackMaking NONE = new PackMaking(false, 0, 0, null, null);
         static final PackMaking BEGUN = running(0, 0);
 
@@ -84,23 +84,15 @@ class PackJobs {
      */
     PackMaking start(String siteId, Optional<String> reason) {
         sites.get(siteId);
-        bySite.compute(siteId, (id, before) -> {
-            if (before != null && before.running()) {
-                throw Fault.conflict("A pack of this site is being made already.");
-            }
-            return PackMaking.BEGUN;
-        });
-        try {
-            jobs.soonWith(makePack, new Asked(siteId, reason.orElse(""), actor.name()));
-        } catch (RuntimeException e) {
-            bySite.remove(siteId);
-            throw e;
+        Asked asked = new Asked(siteId, reason.orElse(""), actor.name());
+        if (!bySite.begin(siteId, PackMaking.BEGUN, () -> jobs.soonWith(makePack, asked))) {
+            throw Fault.conflict("A pack of this site is being made already.");
         }
         return PackMaking.BEGUN;
     }
 
     PackMaking of(String siteId) {
-        return bySite.getOrDefault(siteId, PackMaking.NONE);
+        return bySite.of(siteId);
     }
 
     /** The job. */

@@ -14,7 +14,6 @@ import app.unciala.server.flag.FlagService;
 import app.unciala.server.pack.PackFaces.MadeFace;
 import app.unciala.server.pack.PackFaces.Part;
 import app.unciala.server.pack.PackFaces.Source;
-import app.unciala.server.pack.PackService.Content;
 import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;

@@ -89,9 +89,6 @@ public class PackService {
     /** Somebody said that a pack of a site was placed on its host. */
     public record PackPlaced(String siteId) {}
 
-    /** One file of a pack, or what was left out or undone ({@code bytes} 0, with the reason as its path). */
-    public record Content(String path, long bytes, boolean leftOut) {}
-
     /**
      * A pack.
      *
