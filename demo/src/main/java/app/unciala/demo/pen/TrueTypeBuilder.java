@@ -4,10 +4,21 @@ import app.unciala.font.bytes.ByteSink;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slope;
+import app.unciala.font.glyf.CompositeGlyph;
+import app.unciala.font.glyf.GlyfTable;
 import app.unciala.font.glyf.SimpleGlyph;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.sfnt.SfntWriter;
-import java.nio.charset.StandardCharsets;
+import app.unciala.font.table.CmapWriter;
+import app.unciala.font.table.HeadTable;
+import app.unciala.font.table.HheaTable;
+import app.unciala.font.table.HmtxTable;
+import app.unciala.font.table.MaxpTable;
+import app.unciala.font.table.NameTable;
+import app.unciala.font.table.NameTable.NameRecord;
+import app.unciala.font.table.NameWriter;
+import app.unciala.font.table.Os2Table;
+import app.unciala.font.table.PostTable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +28,17 @@ import java.util.TreeMap;
 final class TrueTypeBuilder {
     private static final int ASCENDER = 960;
     private static final int DESCENDER = -260;
-    private static final int BOLD = 1 << 5;
-    private static final int REGULAR = 1 << 6;
+    private static final int EM = 1000;
+    private static final int VERSION_1 = 0x00010000;
     private static final int CONDENSED = 3;
-    private static final int NORMAL_WIDTH = 5;
-    private static final int USE_TYPO_METRICS = 1 << 7;
+    /** Degrees counter-clockwise from upright, and how far the caret of an em leans. */
+    private static final int ITALIC_ANGLE = -11;
+
+    private static final int ITALIC_RUN = 190;
+    /** The same date for every font, so that it always has the same bytes: seconds since 1904. */
+    private static final int DATE = 0xD4000000;
+    /** The four letters of the vendor, UNCL. */
+    private static final int VENDOR = 0x554E434C;
 
     /** What the name and OS/2 tables say; {@code fsType} is the embedding permission, {@code width} in percent. */
     record Naming(
@@ -43,7 +60,7 @@ final class TrueTypeBuilder {
     private final Naming naming;
     private final boolean fixedPitch;
     private final List<Glyph> glyphs = new ArrayList<>();
-    private final Map<Integer, Integer> cmap = new TreeMap<>();
+    private final TreeMap<Integer, Integer> cmap = new TreeMap<>();
     private int maxParts = 1;
 
     TrueTypeBuilder(Naming naming, boolean fixedPitch) {
@@ -81,7 +98,8 @@ final class TrueTypeBuilder {
         }
         for (int i = 0; i < parts.size(); i++) {
             Part part = parts.get(i);
-            out.u16(i < parts.size() - 1 ? 0x0023 : 0x0003);
+            int more = i < parts.size() - 1 ? CompositeGlyph.MORE_COMPONENTS : 0;
+            out.u16(CompositeGlyph.ARGS_ARE_WORDS | CompositeGlyph.ARGS_ARE_XY_VALUES | more);
             out.u16(part.glyph()).u16(part.dx()).u16(part.dy());
         }
         maxParts = Math.max(maxParts, parts.size());
@@ -108,42 +126,41 @@ final class TrueTypeBuilder {
     }
 
     byte[] build() {
-        Map<String, ByteView> tables = new TreeMap<>();
         ByteSink glyf = new ByteSink(1 << 16);
-        ByteSink loca = new ByteSink();
-        ByteSink hmtx = new ByteSink();
-        for (Glyph glyph : glyphs) {
-            loca.u32(glyf.size());
-            glyf.bytes(glyph.bytes());
-            hmtx.u16(glyph.advance()).u16(glyph.box()[0]);
+        int[] offsets = new int[glyphs.size() + 1];
+        for (int i = 0; i < glyphs.size(); i++) {
+            glyf.bytes(glyphs.get(i).bytes());
+            offsets[i + 1] = glyf.size();
         }
-        loca.u32(glyf.size());
-        put(tables, "glyf", glyf);
-        put(tables, "loca", loca);
-        put(tables, "hmtx", hmtx);
-        put(tables, "head", head());
-        put(tables, "hhea", hhea());
-        put(tables, "maxp", maxp());
-        put(tables, "OS/2", os2());
-        put(tables, "name", name());
-        put(tables, "cmap", cmap());
-        put(tables, "post", post());
+        HmtxTable metrics = new HmtxTable(
+                glyphs.stream().mapToInt(Glyph::advance).toArray(),
+                glyphs.stream().mapToInt(glyph -> glyph.box()[0]).toArray());
+        Map<String, ByteView> tables = new TreeMap<>();
+        put(tables, "hmtx", metrics.write());
+        put(tables, "head", head().toArray());
+        put(tables, "hhea", hhea(metrics.numberOfHMetrics()).toArray());
+        put(tables, "maxp", maxp().toArray());
+        put(tables, "OS/2", os2().toArray());
+        put(tables, "name", NameWriter.write(names()));
+        put(tables, "cmap", CmapWriter.write(cmap));
+        put(tables, "post", post().toArray());
         if (!naming.width().isSingle()) {
             VariableWidth variable = new VariableWidth((int) naming.width().min());
-            put(tables, "fvar", variable.fvar());
-            put(tables, "STAT", variable.stat());
+            put(tables, "fvar", variable.fvar().toArray());
+            put(tables, "STAT", variable.stat().toArray());
             put(
                     tables,
                     "gvar",
                     variable.gvar(glyphs.stream()
-                            .map(glyph -> new VariableWidth.Moving(glyph.xs(), glyph.advance()))
-                            .toList()));
+                                    .map(glyph -> new VariableWidth.Moving(glyph.xs(), glyph.advance()))
+                                    .toList())
+                            .toArray());
         }
-        return SfntWriter.write(new Sfnt(Sfnt.TRUETYPE, tables, List.of()));
+        return SfntWriter.write(GlyfTable.replace(new Sfnt(Sfnt.TRUETYPE, tables, List.of()), glyf, offsets));
     }
 
-    private static void put(Map<String, ByteView> tables, String tag, ByteSink bytes) {
-        tables.put(tag, ByteView.of(bytes.toArray(), tag));
+    private static void put(Map<String, ByteView> tables, String tag, byte[] bytes) {
+        tables.put(tag, ByteView.of(bytes, tag));
     }
 
     private boolean isItalic() {
@@ -163,167 +180,143 @@ final class TrueTypeBuilder {
     }
 
     private ByteSink head() {
-        ByteSink out = new ByteSink();
-        out.u32(0x00010000).u32(0x00010000).u32(0).u32(0x5F0F3CF5).u16(0x000B).u16(1000);
-        out.u32(0).u32(0xD4000000L).u32(0).u32(0xD4000000L);
-        out.u16(extreme(0, false)).u16(extreme(1, false)).u16(extreme(2, true)).u16(extreme(3, true));
-        out.u16((isBold() ? 1 : 0) | (isItalic() ? 2 : 0)).u16(6).u16(2).u16(1).u16(0);
-        return out;
+        ByteSink head = ByteSink.zeros(HeadTable.LENGTH);
+        head.putU32(0, VERSION_1);
+        head.putU32(HeadTable.FONT_REVISION, VERSION_1);
+        head.putU32(HeadTable.MAGIC_NUMBER, HeadTable.MAGIC);
+        head.putU16(
+                HeadTable.FLAGS,
+                HeadTable.BASELINE_AT_0 | HeadTable.LEFT_SIDE_BEARING_AT_0 | HeadTable.INTEGER_SCALING);
+        head.putU16(HeadTable.UNITS_PER_EM, EM);
+        head.putU32(HeadTable.CREATED + 4, DATE);
+        head.putU32(HeadTable.MODIFIED + 4, DATE);
+        head.putU16(HeadTable.X_MIN, extreme(0, false));
+        head.putU16(HeadTable.Y_MIN, extreme(1, false));
+        head.putU16(HeadTable.X_MAX, extreme(2, true));
+        head.putU16(HeadTable.Y_MAX, extreme(3, true));
+        head.putU16(HeadTable.MAC_STYLE, (isBold() ? HeadTable.BOLD : 0) | (isItalic() ? HeadTable.ITALIC : 0));
+        head.putU16(HeadTable.LOWEST_PPEM, 6);
+        head.putU16(HeadTable.FONT_DIRECTION_HINT, HeadTable.LEFT_TO_RIGHT);
+        return head;
     }
 
-    private ByteSink hhea() {
-        int widest = glyphs.stream().mapToInt(Glyph::advance).max().orElse(0);
-        int rightmost = glyphs.stream()
-                .mapToInt(glyph -> glyph.advance() - glyph.box()[2])
-                .min()
-                .orElse(0);
-        ByteSink out = new ByteSink();
-        out.u32(0x00010000).u16(ASCENDER).u16(DESCENDER).u16(0).u16(widest);
-        out.u16(extreme(0, false)).u16(rightmost).u16(extreme(2, true));
-        out.u16(isItalic() ? 1000 : 1)
-                .u16(isItalic() ? 190 : 0)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(0);
-        return out.u16(glyphs.size());
+    private ByteSink hhea(int metrics) {
+        ByteSink hhea = ByteSink.zeros(HheaTable.LENGTH);
+        hhea.putU32(0, VERSION_1);
+        hhea.putU16(HheaTable.ASCENDER, ASCENDER);
+        hhea.putU16(HheaTable.DESCENDER, DESCENDER);
+        hhea.putU16(
+                HheaTable.ADVANCE_WIDTH_MAX,
+                glyphs.stream().mapToInt(Glyph::advance).max().orElse(0));
+        hhea.putU16(HheaTable.MIN_LEFT_SIDE_BEARING, extreme(0, false));
+        hhea.putU16(
+                HheaTable.MIN_RIGHT_SIDE_BEARING,
+                glyphs.stream()
+                        .mapToInt(glyph -> glyph.advance() - glyph.box()[2])
+                        .min()
+                        .orElse(0));
+        hhea.putU16(HheaTable.X_MAX_EXTENT, extreme(2, true));
+        hhea.putU16(HheaTable.CARET_SLOPE_RISE, isItalic() ? EM : 1);
+        hhea.putU16(HheaTable.CARET_SLOPE_RUN, isItalic() ? ITALIC_RUN : 0);
+        hhea.putU16(HheaTable.NUMBER_OF_METRICS, metrics);
+        return hhea;
     }
 
     private ByteSink maxp() {
         int points = glyphs.stream().mapToInt(Glyph::points).max().orElse(0);
         int contours = glyphs.stream().mapToInt(Glyph::contours).max().orElse(0);
-        ByteSink out = new ByteSink();
-        out.u32(0x00010000)
-                .u16(glyphs.size())
-                .u16(points)
-                .u16(contours)
-                .u16(points)
-                .u16(contours);
-        return out.u16(2)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(0)
-                .u16(maxParts)
-                .u16(1);
+        ByteSink maxp = ByteSink.zeros(MaxpTable.LENGTH);
+        maxp.putU32(0, MaxpTable.TRUETYPE_VERSION);
+        maxp.putU16(MaxpTable.NUM_GLYPHS, glyphs.size());
+        maxp.putU16(MaxpTable.MAX_POINTS, points);
+        maxp.putU16(MaxpTable.MAX_CONTOURS, contours);
+        maxp.putU16(MaxpTable.MAX_COMPOSITE_POINTS, points);
+        maxp.putU16(MaxpTable.MAX_COMPOSITE_CONTOURS, contours);
+        maxp.putU16(MaxpTable.MAX_ZONES, 2);
+        maxp.putU16(MaxpTable.MAX_COMPONENT_ELEMENTS, maxParts);
+        maxp.putU16(MaxpTable.MAX_COMPONENT_DEPTH, 1);
+        return maxp;
     }
 
+    /** Version 4. */
     private ByteSink os2() {
         int average = (int) glyphs.stream()
                 .mapToInt(Glyph::advance)
                 .filter(advance -> advance > 0)
                 .average()
                 .orElse(0);
-        int selection = USE_TYPO_METRICS | (isItalic() ? 1 : 0) | (isBold() ? BOLD : 0);
+        int selection = Os2Table.USE_TYPO_METRICS | (isItalic() ? Os2Table.ITALIC : 0) | (isBold() ? Os2Table.BOLD : 0);
         if (!isItalic() && naming.weight() == 400) {
-            selection |= REGULAR;
+            selection |= Os2Table.REGULAR;
         }
-        ByteSink out = new ByteSink();
-        out.u16(4).u16(average).u16(naming.weight()).u16(naming.width().max() < 90 ? CONDENSED : NORMAL_WIDTH);
-        out.u16(naming.fsType());
-        out.u16(650)
-                .u16(600)
-                .u16(0)
-                .u16(75)
-                .u16(650)
-                .u16(600)
-                .u16(0)
-                .u16(350)
-                .u16(50)
-                .u16(300)
-                .u16(0);
-        out.u32(0)
-                .u32(0)
-                .u16(0)
-                .u32(0x00000003)
-                .u32(0)
-                .u32(0)
-                .u32(0)
-                .tag("UNCL")
-                .u16(selection);
-        int last = ((TreeMap<Integer, Integer>) cmap).lastKey();
-        out.u16(((TreeMap<Integer, Integer>) cmap).firstKey()).u16(Math.min(last, 0xFFFF));
-        out.u16(ASCENDER)
-                .u16(DESCENDER)
-                .u16(0)
-                .u16(ASCENDER)
-                .u16(-DESCENDER)
-                .u32(1)
-                .u32(0);
-        return out.u16(500).u16(700).u16(0).u16(32).u16(1);
+        ByteSink os2 = ByteSink.zeros(Os2Table.lengthOf(4).orElseThrow());
+        os2.putU16(0, 4);
+        os2.putU16(Os2Table.AVERAGE_CHAR_WIDTH, average);
+        os2.putU16(Os2Table.WEIGHT_CLASS, naming.weight());
+        os2.putU16(Os2Table.WIDTH_CLASS, naming.width().max() < 90 ? CONDENSED : Os2Table.NORMAL_WIDTH);
+        os2.putU16(Os2Table.FS_TYPE, naming.fsType());
+        os2.putU16(Os2Table.SUBSCRIPT_X_SIZE, 650);
+        os2.putU16(Os2Table.SUBSCRIPT_Y_SIZE, 600);
+        os2.putU16(Os2Table.SUBSCRIPT_Y_OFFSET, 75);
+        os2.putU16(Os2Table.SUPERSCRIPT_X_SIZE, 650);
+        os2.putU16(Os2Table.SUPERSCRIPT_Y_SIZE, 600);
+        os2.putU16(Os2Table.SUPERSCRIPT_Y_OFFSET, 350);
+        os2.putU16(Os2Table.STRIKEOUT_SIZE, 50);
+        os2.putU16(Os2Table.STRIKEOUT_POSITION, 300);
+        os2.putU32(Os2Table.UNICODE_RANGES, Os2Table.BASIC_LATIN | Os2Table.LATIN_1);
+        os2.putU32(Os2Table.VENDOR_ID, VENDOR);
+        os2.putU16(Os2Table.FS_SELECTION, selection);
+        os2.putU16(Os2Table.FIRST_CHAR_INDEX, cmap.firstKey());
+        os2.putU16(Os2Table.LAST_CHAR_INDEX, Math.min(cmap.lastKey(), 0xFFFF));
+        os2.putU16(Os2Table.TYPO_ASCENDER, ASCENDER);
+        os2.putU16(Os2Table.TYPO_DESCENDER, DESCENDER);
+        os2.putU16(Os2Table.WIN_ASCENT, ASCENDER);
+        os2.putU16(Os2Table.WIN_DESCENT, -DESCENDER);
+        os2.putU32(Os2Table.CODE_PAGE_RANGES, Os2Table.CODE_PAGE_LATIN_1);
+        os2.putU16(Os2Table.X_HEIGHT, 500);
+        os2.putU16(Os2Table.CAP_HEIGHT, 700);
+        os2.putU16(Os2Table.BREAK_CHAR, ' ');
+        os2.putU16(Os2Table.MAX_CONTEXT, 1);
+        return os2;
     }
 
-    private ByteSink name() {
+    private List<NameRecord> names() {
         String style = naming.subfamily();
         String full = naming.family() + (style.equals("Regular") ? "" : " " + style);
-        boolean ribbi = List.of("Regular", "Bold", "Italic", "Bold Italic").contains(style);
+        boolean isOneOfFour =
+                List.of("Regular", "Bold", "Italic", "Bold Italic").contains(style);
         Map<Integer, String> names = new TreeMap<>();
-        names.put(0, "Drawn by the Unciala demonstration");
-        names.put(1, ribbi ? naming.family() : naming.family() + " " + style.replace(" Italic", ""));
-        names.put(2, ribbi ? style : style.endsWith("Italic") ? "Italic" : "Regular");
-        names.put(3, "unciala:" + full + ":" + naming.version());
-        names.put(4, full);
-        names.put(5, "Version " + naming.version());
-        names.put(6, (naming.family() + "-" + style).replace(" ", ""));
+        names.put(NameTable.COPYRIGHT, "Drawn by the Unciala demonstration");
+        names.put(
+                NameTable.FAMILY, isOneOfFour ? naming.family() : naming.family() + " " + style.replace(" Italic", ""));
+        names.put(NameTable.SUBFAMILY, isOneOfFour ? style : style.endsWith("Italic") ? "Italic" : "Regular");
+        names.put(NameTable.UNIQUE_ID, "unciala:" + full + ":" + naming.version());
+        names.put(NameTable.FULL_NAME, full);
+        names.put(NameTable.VERSION, "Version " + naming.version());
+        names.put(NameTable.POSTSCRIPT_NAME, (naming.family() + "-" + style).replace(" ", ""));
         if (!naming.foundry().isEmpty()) {
-            names.put(8, naming.foundry());
+            names.put(NameTable.MANUFACTURER, naming.foundry());
         }
-        names.put(13, naming.license());
+        names.put(NameTable.LICENSE, naming.license());
         if (!naming.width().isSingle()) {
             names.put(VariableWidth.AXIS_NAME, "Width");
         }
-        if (!ribbi) {
-            names.put(16, naming.family());
-            names.put(17, style);
+        if (!isOneOfFour) {
+            names.put(NameTable.TYPOGRAPHIC_FAMILY, naming.family());
+            names.put(NameTable.TYPOGRAPHIC_SUBFAMILY, style);
         }
-        ByteSink records = new ByteSink();
-        ByteSink storage = new ByteSink();
-        names.forEach((id, text) -> {
-            byte[] bytes = text.getBytes(StandardCharsets.UTF_16BE);
-            records.u16(3).u16(1).u16(0x409).u16(id).u16(bytes.length).u16(storage.size());
-            storage.bytes(bytes);
-        });
-        return new ByteSink()
-                .u16(0)
-                .u16(names.size())
-                .u16(6 + 12 * names.size())
-                .bytes(records)
-                .bytes(storage);
-    }
-
-    /** One segment for each run of code points and glyphs that rise together. */
-    private ByteSink cmap() {
-        List<int[]> segments = new ArrayList<>();
-        cmap.forEach((code, glyph) -> {
-            int[] last = segments.isEmpty() ? null : segments.get(segments.size() - 1);
-            if (last != null && last[1] + 1 == code && last[2] == (glyph - code)) {
-                last[1] = code;
-            } else {
-                segments.add(new int[] {code, code, glyph - code});
-            }
-        });
-        segments.add(new int[] {0xFFFF, 0xFFFF, 1});
-        int count = segments.size();
-        int power = Integer.highestOneBit(count);
-        ByteSink out = new ByteSink();
-        out.u16(0).u16(1).u16(3).u16(1).u32(12);
-        out.u16(4).u16(16 + 8 * count).u16(0).u16(2 * count).u16(2 * power);
-        out.u16(Integer.numberOfTrailingZeros(power)).u16(2 * (count - power));
-        segments.forEach(segment -> out.u16(segment[1]));
-        out.u16(0);
-        segments.forEach(segment -> out.u16(segment[0]));
-        segments.forEach(segment -> out.u16(segment[2]));
-        segments.forEach(segment -> out.u16(0));
-        return out;
+        return names.entrySet().stream()
+                .map(name -> NameRecord.english(name.getKey(), name.getValue()))
+                .toList();
     }
 
     private ByteSink post() {
-        ByteSink out = new ByteSink();
-        out.u32(0x00030000).u32(isItalic() ? (-11L << 16) : 0).u16(-100).u16(50);
-        return out.u32(fixedPitch ? 1 : 0).u32(0).u32(0).u32(0).u32(0);
+        ByteSink post = ByteSink.zeros(PostTable.HEADER);
+        post.putU32(0, PostTable.NO_NAMES);
+        post.putU32(PostTable.ITALIC_ANGLE, isItalic() ? ITALIC_ANGLE << 16 : 0);
+        post.putU16(PostTable.UNDERLINE_POSITION, -100);
+        post.putU16(PostTable.UNDERLINE_THICKNESS, 50);
+        post.putU32(PostTable.IS_FIXED_PITCH, fixedPitch ? 1 : 0);
+        return post;
     }
 }

@@ -15,6 +15,11 @@ public final class ByteSink {
         array = new byte[Math.max(16, capacity)];
     }
 
+    /** Bytes that are all zero, for fields to be put at their places. */
+    public static ByteSink zeros(int length) {
+        return new ByteSink(length).bytes(new byte[length]);
+    }
+
     public int size() {
         return size;
     }

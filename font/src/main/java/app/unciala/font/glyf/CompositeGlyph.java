@@ -11,7 +11,7 @@ public record CompositeGlyph(List<Component> components, int end, boolean hasIns
 
     public static final int ARGS_ARE_XY_VALUES = 0x0002;
     private static final int SCALE = 0x0008;
-    private static final int MORE = 0x0020;
+    public static final int MORE_COMPONENTS = 0x0020;
     private static final int XY_SCALE = 0x0040;
     private static final int TWO_BY_TWO = 0x0080;
     public static final int HAS_INSTRUCTIONS = 0x0100;
@@ -90,7 +90,7 @@ public record CompositeGlyph(List<Component> components, int end, boolean hasIns
             }
             components.add(new Component(glyph, dx, dy, points, (flags & SCALED_OFFSET) != 0, a, b, c, d));
             instructions |= (flags & HAS_INSTRUCTIONS) != 0;
-        } while ((flags & MORE) != 0);
+        } while ((flags & MORE_COMPONENTS) != 0);
         return new CompositeGlyph(List.copyOf(components), at, instructions);
     }
 }

@@ -12,10 +12,6 @@ import java.util.Optional;
 final class HeaderChecks {
     private static final int MIN_UNITS = 16;
     private static final int MAX_UNITS = 16384;
-    /** Of {@code maxp}, where there are instructions. */
-    private static final int MAX_ZONES = 14;
-
-    private static final int MAXP_LENGTH = 32;
 
     private HeaderChecks() {}
 
@@ -49,7 +45,7 @@ final class HeaderChecks {
         int version = maxp.u16(0);
         findings.addIf(version > 1, "maxp", "has the unknown major version " + version);
         if (version == 1) {
-            int zones = maxp.slice(0, MAXP_LENGTH).u16(MAX_ZONES);
+            int zones = maxp.slice(0, MaxpTable.LENGTH).u16(MaxpTable.MAX_ZONES);
             findings.addIf(zones > 3, "maxp", "says instructions use " + zones + " zones, not 1 or 2");
         }
         MaxpTable.read(face);

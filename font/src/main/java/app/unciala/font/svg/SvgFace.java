@@ -157,7 +157,7 @@ final class SvgFace {
         put(tables, "hhea", hhea(ascender, descender, hmtx.numberOfHMetrics()));
         put(tables, "head", head());
         put(tables, "OS/2", os2(ascender, descender));
-        ByteSink post = fields(PostTable.HEADER);
+        ByteSink post = ByteSink.zeros(PostTable.HEADER);
         post.putU32(0, PostTable.NO_NAMES);
         put(tables, "post", post.toArray());
         put(tables, "name", NameWriter.write(names()));
@@ -187,13 +187,8 @@ final class SvgFace {
                 NameRecord.english(NameTable.FULL_NAME, family + " " + style));
     }
 
-    /** A table of fields that are all zero, to be written at their places. */
-    private static ByteSink fields(int length) {
-        return new ByteSink(length).bytes(new byte[length]);
-    }
-
     private byte[] head() {
-        ByteSink head = fields(HeadTable.LENGTH);
+        ByteSink head = ByteSink.zeros(HeadTable.LENGTH);
         head.putU32(0, VERSION_1);
         head.putU32(HeadTable.FONT_REVISION, VERSION_1);
         head.putU32(HeadTable.MAGIC_NUMBER, HeadTable.MAGIC);
@@ -211,7 +206,7 @@ final class SvgFace {
     }
 
     private static byte[] hhea(int ascender, int descender, int metrics) {
-        ByteSink hhea = fields(HheaTable.LENGTH);
+        ByteSink hhea = ByteSink.zeros(HheaTable.LENGTH);
         hhea.putU32(0, VERSION_1);
         hhea.putU16(HheaTable.ASCENDER, ascender);
         hhea.putU16(HheaTable.DESCENDER, descender);
@@ -222,7 +217,7 @@ final class SvgFace {
 
     /** Version 4, with the embedding permission that says nothing: an SVG font has no place for one. */
     private byte[] os2(int ascender, int descender) {
-        ByteSink os2 = fields(Os2Table.lengthOf(4).orElseThrow());
+        ByteSink os2 = ByteSink.zeros(Os2Table.lengthOf(4).orElseThrow());
         os2.putU16(0, 4);
         os2.putU16(Os2Table.AVERAGE_CHAR_WIDTH, rounded(standardAdvance));
         os2.putU16(Os2Table.WEIGHT_CLASS, weight);

@@ -45,6 +45,9 @@ public record HeadTable(
 
     public static final int LEFT_SIDE_BEARING_AT_0 = 1 << 1;
 
+    /** Advances are whole pixels at whole pixels to the em. */
+    public static final int INTEGER_SCALING = 1 << 3;
+
     /** What {@code fontDirectionHint} is to be, as it is deprecated. */
     public static final int LEFT_TO_RIGHT = 2;
 

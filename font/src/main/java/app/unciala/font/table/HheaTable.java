@@ -10,6 +10,10 @@ public record HheaTable(int ascender, int descender, int lineGap, int numberOfHM
 
     public static final int DESCENDER = 6;
     public static final int LINE_GAP = 8;
+    public static final int ADVANCE_WIDTH_MAX = 10;
+    public static final int MIN_LEFT_SIDE_BEARING = 12;
+    public static final int MIN_RIGHT_SIDE_BEARING = 14;
+    public static final int X_MAX_EXTENT = 16;
     public static final int CARET_SLOPE_RISE = 18;
     public static final int CARET_SLOPE_RUN = 20;
     public static final int CARET_OFFSET = 22;

@@ -69,6 +69,14 @@ public record Os2Table(
 
     private static final int UPPER_OPTICAL_SIZE = 98;
 
+    /** Bits of the first of the Unicode ranges. */
+    public static final int BASIC_LATIN = 1;
+
+    public static final int LATIN_1 = 1 << 1;
+
+    /** A bit of the first of the code page ranges. */
+    public static final int CODE_PAGE_LATIN_1 = 1;
+
     /** The width class of a face that is neither condensed nor expanded. */
     public static final int NORMAL_WIDTH = 5;
 
@@ -84,7 +92,7 @@ public record Os2Table(
     public static final int BOLD = 1 << 5;
     public static final int REGULAR = 1 << 6;
     public static final int OBLIQUE = 1 << 9;
-    private static final int USE_TYPO_METRICS = 1 << 7;
+    public static final int USE_TYPO_METRICS = 1 << 7;
 
     /**
      * The table, or nothing where there is none, or where it is shorter than version 0, as in some old TrueType fonts.

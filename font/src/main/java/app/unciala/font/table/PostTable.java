@@ -11,7 +11,7 @@ public record PostTable(double italicAngle, boolean fixedPitch) {
 
     public static final int UNDERLINE_POSITION = 8;
     public static final int UNDERLINE_THICKNESS = 10;
-    private static final int IS_FIXED_PITCH = 12;
+    public static final int IS_FIXED_PITCH = 12;
 
     /** The bytes of the fields that all versions have. */
     public static final int HEADER = 32;
