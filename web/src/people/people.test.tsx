@@ -72,7 +72,7 @@ describe("people", () => {
     await user.type(await screen.findByLabelText("Signs in as"), "Wen!");
     await user.click(screen.getByRole("button", { name: "Add, and make a link" }));
     expect(await screen.findByText("A person needs a name.")).toBeInTheDocument();
-    expect(screen.getByText("2 to 40 small letters, digits, dots, hyphens.")).toBeInTheDocument();
+    expect(screen.getByText("2 to 40 lowercase letters, digits, dots, hyphens.")).toBeInTheDocument();
     await user.type(screen.getByLabelText("Name"), "Wen Li");
     await user.clear(screen.getByLabelText("Signs in as"));
     await user.type(screen.getByLabelText("Signs in as"), "wen");

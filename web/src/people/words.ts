@@ -17,7 +17,7 @@ export const words = {
   addAndLink: "Add, and make a link",
   nameNeeded: "A person needs a name.",
   signInNameNeeded: "A name to sign in with is needed.",
-  signInName: "2 to 40 small letters, digits, dots, hyphens.",
+  signInName: "2 to 40 lowercase letters, digits, dots, hyphens.",
 };
 
 export const levelHelp: Record<Level, string> = {

@@ -27,7 +27,7 @@ const hushed = new Set(
 
 const ownValue = new Set(["button", "reset", "submit"]);
 
-/** The attributes that the selectors of style sheets ask about, in small letters. */
+/** The attributes that the selectors of style sheets ask about, in lower case. */
 export function attributesAskedFor(selectors: string[]): string[] {
   const names = new Set<string>();
   for (const selector of selectors) {

@@ -113,7 +113,7 @@ function readRule(rule: CSSRule, base: string, found: Sheets) {
   }
 }
 
-/** A family's name without its quotes, in small letters. */
+/** A family's name without its quotes, in lower case. */
 export function plainName(family: string): string {
   return family
     .trim()

@@ -72,7 +72,7 @@ describe("how a host takes fonts", () => {
 
   it("says in one sentence how fonts are delivered", () => {
     expect(deliveryInWords(usual)).toBe(
-      "Whole, not cut to any language; files in a folder, seen from the style sheet, named in small letters with hyphens and a digest; handed over as a style sheet.",
+      "Whole, not cut to any language; files in a folder, seen from the style sheet, named in lowercase letters with hyphens and a digest; handed over as a style sheet.",
     );
     expect(
       deliveryInWords({ ...usual, languages: ["pl", "de"], names: "KEEP", digest: false, kind: "FLAT" }),

@@ -91,8 +91,8 @@ export const kindWords: [Delivery["kind"], string][] = [
 ];
 
 export const nameWords: [Delivery["names"], string][] = [
-  ["HYPHENS", "small letters with hyphens"],
-  ["LETTERS_AND_DIGITS", "small letters and digits only"],
+  ["HYPHENS", "lowercase letters with hyphens"],
+  ["LETTERS_AND_DIGITS", "lowercase letters and digits only"],
   ["KEEP", "as the family is written"],
 ];
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** The keywords of CSS that several readers of style sheets know, in small letters. */
+/** The keywords of CSS that several readers of style sheets know, in lower case. */
 public final class Keywords {
     /** Those that every property takes (CSS Cascading 5, section 7.3). */
     public static final Set<String> WIDE = Set.of("initial", "inherit", "unset", "revert", "revert-layer");

@@ -13,7 +13,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
-/** Decides whether any of the licenses allows a use; a license is as good as its worst point, and the best license decides. */
+/**
+ * Decides whether any of the licenses allows a use. Of the answers to the points of one license the least favorable
+ * holds; of several licenses the one with the most favorable answer decides.
+ */
 public final class LicenseDecider {
     private LicenseDecider() {}
 

@@ -16,9 +16,9 @@ public record FileNames(Rule rule, boolean digest) {
     public enum Rule {
         /** As the family is written, without signs that no file system takes. */
         KEEP,
-        /** Small Latin letters and digits with hyphens between. */
+        /** Lowercase Latin letters and digits with hyphens between. */
         HYPHENS,
-        /** Small Latin letters and digits, nothing else. */
+        /** Lowercase Latin letters and digits, nothing else. */
         LETTERS_AND_DIGITS
     }
 
@@ -48,7 +48,7 @@ public record FileNames(Rule rule, boolean digest) {
         return Hashing.sha256().hashBytes(bytes).toString().substring(0, 8);
     }
 
-    /** Letters with marks without them: an ö is an o, and not an end of the word. */
+    /** Accented letters become those without the accent, such as o for ö, and do not divide words. */
     private static String latin(String name) {
         return Normalizer.normalize(name, Normalizer.Form.NFKD)
                 .replaceAll("\\p{M}+", "")

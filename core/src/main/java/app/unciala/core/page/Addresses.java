@@ -51,7 +51,7 @@ public final class Addresses {
                 .orElse("");
     }
 
-    /** The host in small letters; empty for what has none. */
+    /** The host in lower case; empty for what has none. */
     public static String host(String url) {
         return uri(url).map(URI::getHost)
                 .map(host -> host.toLowerCase(Locale.ROOT))

@@ -108,7 +108,7 @@ public record BrowserReading(
      *
      * @param at the address at the end of all redirects
      * @param status of HTTP; 0 when the browser was given no answer
-     * @param headers those it may read, by name in small letters
+     * @param headers those it may read, by name in lower case
      * @param base64 the bytes, unpacked; nothing when there are none
      */
     public record File(

@@ -27,7 +27,7 @@ final class PageFaces {
     private final PageFonts fonts;
     private final Set<String> ofScripts;
 
-    /** {@code ofScripts} are families that no rule declares and that are there all the same, in small letters. */
+    /** {@code ofScripts} are families that no rule declares and that are there all the same, in lower case. */
     PageFaces(List<FaceRule> rules, PageFonts fonts, Set<String> ofScripts) {
         this.fonts = fonts;
         this.ofScripts = ofScripts;

@@ -35,7 +35,7 @@ public record PageRequest(String url, Use use, int status, int bytes, String sha
                 Hashing.sha256().hashBytes(bytes).toString());
     }
 
-    /** The host that is asked, in small letters; empty for a file. */
+    /** The host that is asked, in lower case; empty for a file. */
     public String host() {
         return Addresses.host(url);
     }

@@ -23,7 +23,7 @@ public interface Resources {
      *
      * @param url the address at the end of all redirects
      * @param status of HTTP; 200 for a file that is there, 404 for one that is not, 0 when there was no answer
-     * @param headers by name in small letters
+     * @param headers by name in lower case
      * @param failure why there is nothing, in words
      */
     record Resource(String url, int status, Map<String, String> headers, byte[] bytes, Optional<String> failure) {
@@ -43,7 +43,7 @@ public interface Resources {
             return Optional.ofNullable(headers.get(name));
         }
 
-        /** The media type without parameters, in small letters; empty when none is said. */
+        /** The media type without parameters, in lower case; empty when none is said. */
         public String mediaType() {
             return header("content-type")
                     .map(type -> type.replaceAll(";.*", "").strip().toLowerCase(Locale.ROOT))

@@ -25,7 +25,7 @@ public record DeclaredFace(AtRule rule, Optional<Name> family, Slot slot, List<S
      *
      * @param url what it loads, or nothing for {@code local()}
      * @param urlStart where the address begins in the text, with quotes around it as far as it has any
-     * @param hint what {@code format()} says, in small letters
+     * @param hint what {@code format()} says, in lower case
      * @param hintStart where the word in {@code format()} begins, with its quotes
      */
     public record Source(

@@ -147,7 +147,7 @@ record FontUse(
         return !set && subjects.stream().anyMatch(elements::contains) ? Optional.of(value) : Optional.empty();
     }
 
-    /** The last compound of each selector, in small letters, such as {@code h1} or {@code .lead}. */
+    /** The last compound of each selector, in lower case, such as {@code h1} or {@code .lead}. */
     private static List<String> subjects(StyleSheet sheet, QualifiedRule rule) {
         List<String> subjects = new ArrayList<>();
         for (List<Token> selector : StyleSheet.atCommas(rule.prelude())) {

@@ -18,7 +18,7 @@ public final class Names {
     /** Names of the system's own font, which stand for no family of this name. */
     private static final Set<String> SYSTEM_FONT = Set.of("-apple-system", "blinkmacsystemfont");
 
-    /** Families that come with operating systems, in small letters. */
+    /** Families that come with operating systems, in lower case. */
     private static final Set<String> SYSTEM = Set.of(
             "arial",
             "arial black",
@@ -169,7 +169,7 @@ public final class Names {
         return Keywords.GENERIC_FAMILIES.contains(folded) || SYSTEM_FONT.contains(folded);
     }
 
-    /** Whether a family of this name, in small letters, comes with operating systems. */
+    /** Whether a family of this name, in lower case, comes with operating systems. */
     public static boolean isOfSystems(String folded) {
         return SYSTEM.contains(folded) || isGeneric(folded);
     }

@@ -18,7 +18,7 @@ public enum Hand {
     BROAD_NIB,
     MONO,
     UNCIAL,
-    /** The broad nib with small capitals in place of the small letters. */
+    /** The broad nib with small capitals in place of the lowercase letters. */
     SMALL_CAPITALS;
 
     private static final double SMALL = 0.74;

@@ -39,7 +39,7 @@ class PeopleController {
             @NotNull(message = "A name to sign in with is needed.")
             @Pattern(
                     regexp = "[a-z0-9][a-z0-9._-]{1,39}",
-                    message = "A name to sign in with has 2 to 40 small letters, digits, dots and hyphens.")
+                    message = "A name to sign in with has 2 to 40 lowercase letters, digits, dots and hyphens.")
             String name,
 
             @NotBlank(message = "A person’s name has between 1 and 200 characters.")

@@ -155,7 +155,7 @@ public class LicenseService implements Reverser {
         return toRecords(licenses.findAll());
     }
 
-    /** The names of all licenses, in small letters. */
+    /** The names of all licenses, in lower case. */
     @Transactional(readOnly = true)
     public List<String> names() {
         return database.sql("select lower(name) from license where deleted_at is null")

@@ -44,7 +44,7 @@ class SiteEntity {
         this.id = id;
     }
 
-    /** {@code newSearchText} is what the site is found by, in small letters. */
+    /** {@code newSearchText} is what the site is found by, in lower case. */
     void edit(String newClientId, String newName, Details newDetails, String newSearchText) {
         clientId = newClientId;
         name = newName;

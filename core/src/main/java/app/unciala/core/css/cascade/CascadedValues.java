@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 
-/** The values of one element's properties: of what rules say, the first that counts. */
+/** The cascaded values of one element: for each property the value of the declaration that wins (CSS Cascading 5). */
 final class CascadedValues {
     private final DeclaredValues found;
     private final Variables variables;
@@ -17,11 +17,11 @@ final class CascadedValues {
     }
 
     /**
-     * What is said of a property.
+     * The value of a property, and where it comes from.
      *
      * @param value nothing where it is the initial value, or the inherited one
-     * @param rules those of the page that say it, the one that won first
-     * @param property the first custom property that the one that won refers to
+     * @param rules those of the page that declare it, the winning one first
+     * @param property the first custom property that the winning declaration refers to
      */
     record CascadedValue<T>(Optional<T> value, boolean isInherited, List<Rule> rules, Optional<String> property) {
         T or(T inherited, T initial) {
@@ -29,7 +29,7 @@ final class CascadedValues {
         }
     }
 
-    /** What is said of a property; {@code read} gives nothing for a value that browsers do not take. */
+    /** The value of a property; {@code read} gives nothing for a value that is not valid. */
     <T> CascadedValue<T> of(Property property, Function<List<Token>, Optional<T>> read) {
         List<DeclaredValue> declared = found.of(property);
         int at = 0;
@@ -57,7 +57,7 @@ final class CascadedValues {
             if (result.isPresent()) {
                 return new CascadedValue<>(result, false, rules(declared, at), entry.refersTo());
             }
-            // A value with var() that comes to nothing counts all the same (CSS Variables 1, section 3.1).
+            // A declaration whose var() has no value wins all the same (CSS Variables 1, section 3.1).
             if (entry.refers()) {
                 break;
             }

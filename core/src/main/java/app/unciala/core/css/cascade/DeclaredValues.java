@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What rules say of one element, by property. */
+/** The declarations that apply to one element, by property. */
 final class DeclaredValues {
     static final int AFTER_ALL_LAYERS = Integer.MAX_VALUE;
     static final int BEFORE_ALL_LAYERS = -1;
@@ -20,15 +20,15 @@ final class DeclaredValues {
     private final Map<String, List<DeclaredValue>> custom = new HashMap<>();
 
     /**
-     * One thing that is said, with all that decides whether it counts.
+     * One declaration, with all that the cascade sorts by.
      *
-     * @param by nothing for what an attribute of the element says
-     * @param layer the later one counts
-     * @param index among what the same rule says
+     * @param by nothing for a declaration in an attribute of the element
+     * @param layer the place of its layer among all layers
+     * @param index its place among the declarations of its rule
      */
     record DeclaredValue(Block block, Optional<Selected> by, int layer, long specificity, int index, Entry entry)
             implements Comparable<DeclaredValue> {
-        /** Those that count less first (section 6.1). */
+        /** In ascending order of precedence (CSS Cascading 5, section 6.1). */
         @Override
         public int compareTo(DeclaredValue other) {
             if (level() != other.level()) {
@@ -92,7 +92,7 @@ final class DeclaredValues {
         }
     }
 
-    /** Puts those that count more first. */
+    /** Sorts by precedence, the winning declarations first. */
     void order() {
         byProperty.values().forEach(list -> list.sort(Collections.reverseOrder()));
         custom.values().forEach(list -> list.sort(Collections.reverseOrder()));
@@ -102,7 +102,7 @@ final class DeclaredValues {
         return byProperty.isEmpty() && custom.isEmpty();
     }
 
-    /** Those of a property, the one that counts most first. */
+    /** Those of a property, the winning one first. */
     List<DeclaredValue> of(Property property) {
         return byProperty.getOrDefault(property, List.of());
     }

@@ -104,7 +104,7 @@ final class FontValues {
                 : OptionalDouble.empty();
     }
 
-    /** The single identifier that a value is, in small letters. */
+    /** The single identifier that a value is, in lower case. */
     static Optional<String> word(List<Token> value) {
         return value.size() == 1 && value.get(0).is(Kind.IDENT)
                 ? Optional.of(value.get(0).value().toLowerCase(Locale.ROOT))

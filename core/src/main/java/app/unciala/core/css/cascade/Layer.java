@@ -42,7 +42,7 @@ final class Layer {
         return layer;
     }
 
-    /** Numbers all layers, those that count less first; gives the number after the last. */
+    /** Numbers all layers in ascending order of precedence; gives the number after the last. */
     int number(int from) {
         int next = from;
         for (Layer layer : inner) {

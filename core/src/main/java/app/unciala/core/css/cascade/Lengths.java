@@ -9,7 +9,7 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 
 /**
- * Works out lengths and the functions of CSS CascadedValues 4 on them.
+ * Works out lengths and the functions of CSS Values 4 on them.
  *
  * @param em what one {@code em} is, in CSS pixels
  * @param rem what one {@code rem} is

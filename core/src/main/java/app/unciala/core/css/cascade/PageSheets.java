@@ -23,7 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 
-/** Gathers the rules of all style sheets of a page that hold in one window, in the order in which they count. */
+/** Gathers the rules of all style sheets of a page that hold in one window, in the order of the cascade. */
 public final class PageSheets {
     private static final int MOST_IMPORTS_DEEP = 12;
     private static final int MOST_RULES = 100_000;

@@ -1,7 +1,7 @@
 package app.unciala.core.css.cascade;
 
 /**
- * Where a declaration stands that counts.
+ * Where a declaration stands that has a part in a result.
  *
  * @param url the style sheet or page it stands in
  * @param line from 1

@@ -12,7 +12,7 @@ import java.util.function.Consumer;
 
 /** Rules by what their selectors look for, so that an element is tried against few of them. */
 final class StyleRules {
-    /** Whose rules they are, those that count less first. */
+    /** Whose rules they are, in ascending order of precedence. */
     enum Origin {
         BROWSER,
         AUTHOR
@@ -21,7 +21,7 @@ final class StyleRules {
     /**
      * What a rule declares of the properties that are read.
      *
-     * @param order of all rules, the later one counts
+     * @param order its place among all rules; of two that are otherwise equal, the later one wins
      */
     record Block(Origin origin, Layer layer, int order, List<Entry> entries, String url, int line) {}
 

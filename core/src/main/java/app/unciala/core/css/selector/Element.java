@@ -68,7 +68,7 @@ public final class Element {
         return above;
     }
 
-    /** The root element; tag and names of attributes in small letters, {@code line} where it begins in the page. */
+    /** The root element; tag and names of attributes in lower case, {@code line} where it begins in the page. */
     public static Element root(String tag, Map<String, String> attributes, int line) {
         Element root = new Element(tag, attributes, null, line);
         root.index = 1;
@@ -168,7 +168,7 @@ public final class Element {
         return children.isEmpty() && !hasText;
     }
 
-    /** The language that it or the nearest element around it says, in small letters; empty when none does. */
+    /** The language that it or the nearest element around it says, in lower case; empty when none does. */
     public String language() {
         for (Element e = this; e != null; e = e.parent) {
             String said = e.attributes.get("lang");

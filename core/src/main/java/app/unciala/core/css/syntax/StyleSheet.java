@@ -70,7 +70,7 @@ public record StyleSheet(
     /**
      * A rule with an at-keyword.
      *
-     * @param name in small letters
+     * @param name in lower case
      * @param bodyStart where the content of its block begins, or -1 when it has no block
      */
     public record AtRule(
@@ -84,7 +84,7 @@ public record StyleSheet(
     /**
      * A property or descriptor with its value.
      *
-     * @param name in small letters, but for custom properties
+     * @param name in lower case, but for custom properties
      * @param value without whitespace around it, and without {@code !important}
      * @param end after its value, before a semicolon
      */
