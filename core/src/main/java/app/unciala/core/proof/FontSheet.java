@@ -19,6 +19,9 @@ import java.util.stream.Stream;
 
 /** What a style sheet says of fonts: the faces it declares, and the rules that use families. */
 final class FontSheet {
+    /** So many custom properties are followed for one list of families. */
+    private static final int MOST_PROPERTIES = 200;
+
     private final StyleSheet sheet;
     private final List<DeclaredFace> faces;
     private final List<FontUse> uses = new ArrayList<>();
@@ -117,7 +120,9 @@ final class FontSheet {
     private void readNames(List<Token> families, List<Name> names, Set<String> resolving) {
         for (List<Token> entry : StyleSheet.atCommas(families)) {
             Optional<Declaration> property = property(entry);
-            if (property.isPresent() && resolving.add(property.get().name())) {
+            if (property.isPresent()
+                    && resolving.size() < MOST_PROPERTIES
+                    && resolving.add(property.get().name())) {
                 readNames(property.get().value(), names, resolving);
             } else {
                 Names.read(entry, sheet.source(entry)).ifPresent(names::add);

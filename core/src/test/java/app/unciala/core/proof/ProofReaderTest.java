@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -325,6 +326,12 @@ class ProofReaderTest {
                 FACE + BOLD + TEXT + "h1, h2 { font-family: \"Harrow\", sans-serif; }",
                 FACE + "body { font-family: var(--text, serif) }",
                 FACE + ":root { --text: \"Harrow\", serif }\nbody { font-family: var(--text) }",
+                // Chains of any length are read, and followed as far as they go on pages.
+                FACE
+                        + IntStream.range(0, 20_000)
+                                .mapToObj(i -> "--x" + i + ": var(--x" + (i + 1) + ");")
+                                .collect(
+                                        Collectors.joining("", ":root {", "}\nbody { font-family: var(--x0), serif }")),
                 "body { font-family: -apple-system, BlinkMacSystemFont, \"Segoe UI\", Roboto, Helvetica Neue, Arial, sans-serif,"
                         + " \"Apple Color Emoji\" }",
                 "code { font-family: SFMono-Regular, Menlo, monospace, monospace }\nbutton { font: inherit }",

@@ -2,7 +2,6 @@ package app.unciala.core.css.cascade;
 
 import app.unciala.core.css.Keywords;
 import app.unciala.core.css.cascade.CascadedValues.CascadedValue;
-import app.unciala.core.css.cascade.PageSheets.Registered;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
 import app.unciala.core.css.cascade.TextStyle.CustomProperty;
@@ -39,7 +38,7 @@ public final class Cascade {
 
     private final StyleRules browserRules;
     private final StyleRules rules;
-    private final Map<String, Registered> registered;
+    private final Map<String, RegisteredProperty> registered;
     private final Viewport viewport;
     private final String url;
     private final boolean quirks;
@@ -190,13 +189,6 @@ public final class Cascade {
 
     private Variables variables(DeclaredValues found, TextStyle parent) {
         Map<String, String> declared = new HashMap<>();
-        registered.forEach((name, said) -> {
-            if (!said.inherits()) {
-                declared.put(name, said.initial().orElse("initial"));
-            } else if (parent.variables().value(name).isEmpty()) {
-                said.initial().ifPresent(value -> declared.put(name, value));
-            }
-        });
         Map<String, Rule> rules = new HashMap<>();
         found.custom().forEach((name, candidates) -> {
             declared.put(name, candidates.get(0).entry().text());
@@ -204,7 +196,7 @@ public final class Cascade {
                 rules.put(name, candidates.get(0).rule());
             }
         });
-        return parent.variables().with(declared, rules);
+        return parent.variables().with(declared, rules, registered);
     }
 
     /** The custom property that a value comes from, with where it is said. */

@@ -1,21 +1,27 @@
 package app.unciala.core.css.cascade;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /** A cascade layer with the layers inside it, in the order in which they were first named (CSS Cascading 5, section 6.4). */
 final class Layer {
-    private final String name;
+    /** Layers that would be deeper stand in the one around them. */
+    private static final int DEEPEST = 200;
+
+    private final int depth;
     private final List<Layer> inner = new ArrayList<>();
+    private final Map<String, Layer> byName = new HashMap<>();
     private int order;
 
-    private Layer(String name) {
-        this.name = name;
+    private Layer(int depth) {
+        this.depth = depth;
     }
 
     /** What stands in no layer, which comes after all of them. */
     static Layer outermost() {
-        return new Layer("");
+        return new Layer(0);
     }
 
     /** The layer of a name, such as {@code base.type}; it is made where it is not there yet. */
@@ -23,21 +29,19 @@ final class Layer {
         Layer layer = this;
         for (String part : path.split("\\.")) {
             Layer around = layer;
-            layer = around.inner.stream()
-                    .filter(known -> !part.isEmpty() && known.name.equals(part))
-                    .findFirst()
-                    .orElseGet(() -> around.add(part));
+            layer = part.isEmpty()
+                    ? around.anonymous()
+                    : around.byName.computeIfAbsent(part, name -> around.anonymous());
         }
         return layer;
     }
 
     /** A layer that has no name, and that nothing else is put into. */
     Layer anonymous() {
-        return add("");
-    }
-
-    private Layer add(String layerName) {
-        Layer layer = new Layer(layerName);
+        if (depth == DEEPEST) {
+            return this;
+        }
+        Layer layer = new Layer(depth + 1);
         inner.add(layer);
         return layer;
     }

@@ -45,15 +45,12 @@ public final class PageSheets {
     /** A rule for a face, with the sheet it stands in; {@code base} is what its addresses are relative to. */
     public record FaceRule(AtRule rule, StyleSheet sheet, String url, String base, int line) {}
 
-    /** A custom property that is registered with {@code @property}. */
-    record Registered(boolean inherits, Optional<String> initial) {}
-
     private final BiFunction<String, String, Optional<Sheet>> imports;
     private final MediaQuery media;
     private final Layer outermost = Layer.outermost();
     private final StyleRules rules = new StyleRules();
     private final List<FaceRule> faces = new ArrayList<>();
-    private final Map<String, Registered> registered = new HashMap<>();
+    private final Map<String, RegisteredProperty> registered = new HashMap<>();
     private final Set<String> open = new HashSet<>();
     private int order;
 
@@ -101,7 +98,7 @@ public final class PageSheets {
         return rules;
     }
 
-    Map<String, Registered> registered() {
+    Map<String, RegisteredProperty> registered() {
         return registered;
     }
 
@@ -258,7 +255,7 @@ public final class PageSheets {
                         .isEmpty();
                 registered.put(
                         name,
-                        new Registered(
+                        new RegisteredProperty(
                                 inherits, rule.declaration("initial-value").map(said -> read.source(said.value()))));
             }
         }

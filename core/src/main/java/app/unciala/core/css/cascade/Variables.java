@@ -3,6 +3,7 @@ package app.unciala.core.css.cascade;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -16,6 +17,11 @@ import java.util.Set;
 final class Variables {
     static final Variables NONE = new Variables(Map.of(), Map.of());
     private static final int LONGEST = 100_000;
+    private static final int MOST_FALLBACKS = 200;
+    /** A longer chain of properties that refer to each other is invalid. */
+    private static final int MOST_REFERENCES = 500;
+
+    private static final String COMMENT = "/**/";
 
     private final Map<String, String> values;
     private final Map<String, Rule> rules;
@@ -57,20 +63,46 @@ final class Variables {
         return Optional.ofNullable(values.get(name));
     }
 
-    /** Those of an element whose own declarations say this, by name and by rule; those not declared are inherited. */
-    Variables with(Map<String, String> declared, Map<String, Rule> by) {
-        if (declared.isEmpty()) {
+    /**
+     * The variables of an element.
+     *
+     * @param declared the values that win, by name; properties that are not among them have the value of the parent
+     * @param by the rules of the page that declare them
+     * @param registered all properties that are registered
+     */
+    Variables with(Map<String, String> declared, Map<String, Rule> by, Map<String, RegisteredProperty> registered) {
+        if (declared.isEmpty() && registered.isEmpty()) {
             return this;
         }
         Map<String, String> all = new HashMap<>(values);
-        Resolving resolving = new Resolving(declared);
-        declared.keySet().forEach(name -> resolving
-                .resolved(name)
-                .ifPresentOrElse(value -> all.put(name, value), () -> all.remove(name)));
+        registered.keySet().forEach(name -> put(all, name, unset(name, registered)));
+        Resolving resolving = new Resolving(declared, all, registered);
+        declared.keySet().forEach(name -> put(all, name, resolving.resolved(name)));
         Map<String, Rule> allRules = new HashMap<>(rules);
         allRules.keySet().removeAll(declared.keySet());
         allRules.putAll(by);
-        return new Variables(all, allRules);
+        return all.equals(values) && allRules.equals(rules) ? this : new Variables(all, allRules);
+    }
+
+    private static void put(Map<String, String> all, String name, Optional<String> value) {
+        value.ifPresentOrElse(some -> all.put(name, some), () -> all.remove(name));
+    }
+
+    private static Optional<String> initial(String name, Map<String, RegisteredProperty> registered) {
+        return Optional.ofNullable(registered.get(name)).flatMap(RegisteredProperty::initial);
+    }
+
+    /** What a property has that is not declared. */
+    private Optional<String> unset(String name, Map<String, RegisteredProperty> registered) {
+        RegisteredProperty property = registered.get(name);
+        return property != null && !property.inherits()
+                ? property.initial()
+                : value(name).or(() -> initial(name, registered));
+    }
+
+    /** What a property has whose value is invalid at computed-value time (CSS Variables 1, section 3.1). */
+    private Optional<String> invalid(String name, Map<String, RegisteredProperty> registered) {
+        return registered.containsKey(name) ? unset(name, registered) : Optional.empty();
     }
 
     /** The value of a declaration with {@code var()} in it. */
@@ -89,45 +121,72 @@ final class Variables {
 
     /** A value with each {@code var()} replaced by what it stands for; nothing where one stands for nothing. */
     Optional<String> substituted(String value) {
-        return new Resolving(Map.of()).substituted(value);
+        return new Resolving(Map.of(), values, Map.of()).substituted(value);
     }
 
-    /** Works out values that refer to each other; what refers to itself has none. */
+    /** Works out values that refer to each other; those in a cycle are invalid (CSS Variables 1, section 2.3). */
     private final class Resolving {
         private final Map<String, String> declared;
-        private final Map<String, Optional<String>> done = new HashMap<>();
-        private final Set<String> open = new HashSet<>();
+        /** What properties stand for that are not declared. */
+        private final Map<String, String> others;
 
-        private Resolving(Map<String, String> declared) {
+        private final Map<String, RegisteredProperty> registered;
+        private final Map<String, Optional<String>> done = new HashMap<>();
+        /** Those being worked out, each because the one before refers to it. */
+        private final List<String> open = new ArrayList<>();
+
+        private final Set<String> inCycles = new HashSet<>();
+
+        private Resolving(
+                Map<String, String> declared, Map<String, String> others, Map<String, RegisteredProperty> registered) {
             this.declared = declared;
+            this.others = others;
+            this.registered = registered;
         }
 
         private Optional<String> resolved(String name) {
-            if (!declared.containsKey(name)) {
-                return value(name);
+            String text = declared.get(name);
+            if (text == null) {
+                return Optional.ofNullable(others.get(name));
             }
             Optional<String> known = done.get(name);
             if (known != null) {
                 return known;
             }
-            if (!open.add(name)) {
+            if (open.contains(name)) {
+                inCycles.addAll(open.subList(open.indexOf(name), open.size()));
                 return Optional.empty();
             }
-            Optional<String> result =
-                    switch (declared.get(name).strip().toLowerCase(Locale.ROOT)) {
-                        case "initial" -> Optional.empty();
-                        case "inherit", "unset", "revert", "revert-layer" -> value(name);
-                        default -> substituted(declared.get(name));
+            if (open.size() == MOST_REFERENCES) {
+                return Optional.empty();
+            }
+            open.add(name);
+            Optional<String> value =
+                    switch (text.strip().toLowerCase(Locale.ROOT)) {
+                        case "initial" -> initial(name, registered);
+                        case "inherit" -> value(name).or(() -> initial(name, registered));
+                        case "unset", "revert", "revert-layer" -> unset(name, registered);
+                        default ->
+                            substituted(text)
+                                    .filter(some -> !inCycles.contains(name))
+                                    .or(() -> invalid(name, registered));
                     };
-            open.remove(name);
-            done.put(name, result);
-            return result;
+            open.remove(open.size() - 1);
+            done.put(name, value);
+            return value;
         }
 
         private Optional<String> substituted(String value) {
-            List<Token> tokens = StyleSheet.tokens(value);
+            return substituted(StyleSheet.tokens(value), value, 0);
+        }
+
+        /** Some tokens of a value, which stand in so many fallbacks, put together. */
+        private Optional<String> substituted(List<Token> tokens, String value, int depth) {
             if (!refers(tokens)) {
-                return Optional.of(value);
+                return Optional.of(tokens.isEmpty() ? "" : text(tokens, value));
+            }
+            if (depth > MOST_FALLBACKS) {
+                return Optional.empty();
             }
             StringBuilder out = new StringBuilder();
             int at = 0;
@@ -140,17 +199,17 @@ final class Variables {
                 }
                 int end = StyleSheet.closing(tokens, at);
                 List<Token> inside = StyleSheet.trimmed(tokens.subList(at + 1, end));
-                Optional<String> replaced = replaced(token, inside, value);
+                Optional<String> replaced = replaced(token, inside, value, depth);
                 if (replaced.isEmpty() || out.length() + replaced.get().length() > LONGEST) {
                     return Optional.empty();
                 }
-                out.append("/**/").append(replaced.get()).append("/**/");
+                out.append(apart(replaced.get()));
                 at = Math.min(end + 1, tokens.size());
             }
             return Optional.of(out.toString());
         }
 
-        private Optional<String> replaced(Token function, List<Token> inside, String value) {
+        private Optional<String> replaced(Token function, List<Token> inside, String value, int depth) {
             if (inside.isEmpty() || !inside.get(0).is(Kind.IDENT)) {
                 return Optional.empty();
             }
@@ -167,12 +226,17 @@ final class Variables {
             if (comma >= inside.size() || !inside.get(comma).is(Kind.COMMA)) {
                 return Optional.empty();
             }
-            List<Token> fallback = StyleSheet.trimmed(inside.subList(comma + 1, inside.size()));
-            return fallback.isEmpty()
-                    ? Optional.of("")
-                    : substituted(value.substring(
-                            fallback.get(0).start(),
-                            fallback.get(fallback.size() - 1).end()));
+            return substituted(StyleSheet.trimmed(inside.subList(comma + 1, inside.size())), value, depth + 1);
         }
+    }
+
+    private static String text(List<Token> tokens, String value) {
+        return value.substring(
+                tokens.get(0).start(), tokens.get(tokens.size() - 1).end());
+    }
+
+    /** A value between empty comments, so that its tokens stay apart from those around it. */
+    private static String apart(String value) {
+        return (value.startsWith(COMMENT) ? "" : COMMENT) + value + (value.endsWith(COMMENT) ? "" : COMMENT);
     }
 }

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -45,6 +46,10 @@ class CascadeTest {
                 ":root { --a: var(--b); --b: var(--a) } p { font-weight: var(--a, 200) }                | 200",
                 ":root { --a: 2; --b: calc(var(--a) * 100) } p { font-weight: var(--b) }                | 200",
                 "@property --w { syntax: '*'; inherits: false; initial-value: 250 } body { --w: 900 } p { font-weight: var(--w) } | 250",
+                "@property --w { syntax: '*'; inherits: false; initial-value: 250 } p { --w: var(--none); font-weight: var(--w) } | 250",
+                "@property --w { syntax: '*'; inherits: true; initial-value: 250 } body { --w: 900 } p { --w: var(--w); font-weight: var(--w) } | 900",
+                "@property --w { syntax: '*'; inherits: true; initial-value: 250 } body { --w: 900 } p { --w: initial; font-weight: var(--w) } | 250",
+                "@property --w { syntax: '*'; inherits: false; initial-value: 250 } body { --w: 900 } p { --w: inherit; font-weight: var(--w) } | 900",
                 "p { font: italic 350 12px/1 Ostrel }                                                   | 350",
                 "body { p { font-weight: 300 } }                                                        | 300",
                 "body { & > .a { font-weight: 300 } }                                                   | 300",
@@ -202,11 +207,26 @@ class CascadeTest {
                         .weight())
                 .isEqualTo(300);
         String doubling = ":root { --a0: xxxxxxxxxx; "
-                + java.util.stream.IntStream.range(0, 60)
+                + IntStream.range(0, 60)
                         .mapToObj(i -> "--a" + (i + 1) + ": var(--a" + i + ") var(--a" + i + ");")
                         .collect(Collectors.joining())
                 + " } p { font-family: var(--a60), serif; font-weight: 300 }";
         assertThat(style(doubling).weight()).isEqualTo(300);
+        String chain = IntStream.range(0, 20_000)
+                .mapToObj(i -> "--a" + i + ": var(--a" + (i + 1) + ");")
+                .collect(Collectors.joining("", ":root { ", " --a20000: 300 } p { font-weight: var(--a0) }"));
+        assertThat(style(chain).weight())
+                .as("a longer chain than is followed is invalid")
+                .isEqualTo(400);
+        assertThat(style(chain.replace("--a300: var(--a301);", "--a300: 300;")).weight())
+                .isEqualTo(300);
+        assertThat(style("p { font-weight: 500; font-weight: " + "var(--none, ".repeat(5000) + "300")
+                        .weight())
+                .as("more fallbacks inside each other than are read: invalid, and so inherited")
+                .isEqualTo(400);
+        String layers = IntStream.range(0, 20_000).mapToObj(i -> "a" + i).collect(Collectors.joining("."));
+        assertThat(style("@layer " + layers + " { p { font-weight: 300 } }").weight())
+                .isEqualTo(300);
     }
 
     private TextStyle style(String css) {
