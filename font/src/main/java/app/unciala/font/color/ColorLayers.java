@@ -4,9 +4,9 @@ import app.unciala.font.FontException;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.bytes.Work;
 import java.util.BitSet;
-import java.util.HashSet;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.IntConsumer;
 
 /** {@code COLR} (OpenType 1.9): the glyphs whose shapes make up a color glyph, in layers or in a graph of paints. */
@@ -118,21 +118,25 @@ public final class ColorLayers {
     private final class Painter {
         private final IntConsumer found;
         private final BitSet layers;
-        private final Set<Integer> seen = new HashSet<>();
+        /** How deep the paints below each go, which is 0 while these are being followed. */
+        private final Map<Integer, Integer> heights = new HashMap<>();
 
         Painter(IntConsumer found, BitSet layers) {
             this.found = found;
             this.layers = layers;
         }
 
-        void paint(ByteView paint, int depth) {
+        /** Follows a paint, and says how deep the paints below it go; so no way through the graph is too long. */
+        int paint(ByteView paint, int depth) {
             // Every view of a paint ends with the table, so its length tells which paint it is.
-            if (!seen.add(paint.length())) {
-                return;
-            }
-            if (depth > MAX_DEPTH || seen.size() > MAX_PAINTS) {
+            Integer known = heights.putIfAbsent(paint.length(), 0);
+            if (depth + (known == null ? 0 : known) > MAX_DEPTH || heights.size() > MAX_PAINTS) {
                 throw new FontException("COLR", -1, "nests paints too deeply or too often");
             }
+            if (known != null) {
+                return known;
+            }
+            int height = 0;
             int format = paint.u8(0);
             PaintFormat shape = PaintFormat.of(format);
             if (format == PaintFormat.COLR_LAYERS) {
@@ -141,15 +145,17 @@ public final class ColorLayers {
                     int layer = (int) Math.min(first + i, MAX_LAYERS);
                     ByteView next = layer(layer);
                     layers.set(layer);
-                    paint(next, depth + 1);
+                    height = Math.max(height, 1 + paint(next, depth + 1));
                 }
             }
             if (shape.glyph() >= 0) {
                 found.accept(paint.u16(shape.glyph()));
             }
             for (int at : shape.paints()) {
-                paint(paint.from(paint.u24(at)), depth + 1);
+                height = Math.max(height, 1 + paint(paint.from(paint.u24(at)), depth + 1));
             }
+            heights.put(paint.length(), height);
+            return height;
         }
     }
 }

@@ -199,6 +199,49 @@ class ColorFontTest {
         assertThat(none.isEmpty()).isTrue();
     }
 
+    /** A chain of 7,620 paints; layers lead into it every 60 paints, and others lead to these, from its end to its start. */
+    @Test
+    void aLongChainOfPaintsIsRefusedWhereverItIsEntered() {
+        int entries = 127;
+        int every = 60;
+        int chain = 4 + 4 * 2 * entries;
+        int slices = chain + 6 * every * entries + 5;
+        BuiltTable layerList = BuiltTable.of().u32(2L * entries);
+        for (int i = 0; i < entries; i++) {
+            layerList.u32(chain + 6L * every * i);
+        }
+        for (int i = 0; i < entries; i++) {
+            layerList.u32(slices + 6L * i);
+        }
+        for (int i = 0; i < every * entries; i++) {
+            layerList.inline(paintGlyph(5, 6));
+        }
+        layerList.u8(2).u16(0, 0x4000);
+        for (int i = entries - 1; i >= 0; i--) {
+            layerList.u8(1, 1).u32(i);
+        }
+        BuiltTable root = BuiltTable.of().u8(1, entries).u32(entries);
+        byte[] colr = BuiltTable.of(1, 0)
+                .u32(0)
+                .u32(0)
+                .u16(0)
+                .offset32(BuiltTable.of().u32(1).u16(3).offset32(root))
+                .offset32(layerList)
+                .u32(0)
+                .u32(0)
+                .u32(0)
+                .toArray();
+        Sfnt face = FontReader.read(RealFonts.small()).faces().get(0).with("COLR", colr);
+        BitSet kept = new BitSet();
+        kept.set(3);
+        kept.set(5);
+        assertThatThrownBy(() -> ColorLayersCutter.cut(face, GlyphMap.renumbering(kept, 13)))
+                .isInstanceOf(FontException.class)
+                .hasMessageContaining("too deeply");
+        assertThatThrownBy(() -> ColorLayers.read(face.require("COLR")).parts(3, glyph -> {}))
+                .isInstanceOf(FontException.class);
+    }
+
     @Test
     void picturesOfKeptGlyphsAreFoundThroughEveryIndexFormat() {
         byte[] metrics = {1, 2, 3, 4, 5, 6, 7, 8};
