@@ -293,7 +293,7 @@ class PageReaderTest {
         String rules = "p{font-weight:300}".repeat(100_050);
         PageReading cut = read("<!doctype html><style>" + rules + "</style><p>x");
         assertThat(cut.findings()).extracting(PageFinding::kind).contains(Kind.GIVEN_UP);
-        String slow = ":has(" + "* ~ ".repeat(12) + "x){font-weight:300}";
+        String slow = ":has(" + "* ~ ".repeat(12) + ":not(*)){font-weight:300}";
         PageReading spent = read("<!doctype html><style>" + slow + "</style>" + "<i>a</i>".repeat(300));
         assertThat(spent.findings()).extracting(PageFinding::kind).contains(Kind.GIVEN_UP);
         assertThat(spent.runs()).hasSize(300);

@@ -26,7 +26,8 @@ public final class Element {
     private final Map<String, Integer> types = new HashMap<>();
     private int index;
     private int indexOfType;
-    private final AncestorFilter above;
+    private final KeyFilter above;
+    private KeyFilter below = KeyFilter.NOTHING;
     private boolean hasText;
 
     private Element(String tag, Map<String, String> attributes, @Nullable Element parent, int line) {
@@ -36,7 +37,7 @@ public final class Element {
         this.line = line;
         classes = classes(attributes.get("class"));
         keys = keys(tag, attributes.getOrDefault("id", ""), classes);
-        above = parent == null ? AncestorFilter.NOTHING : parent.above.with(parent.keys);
+        above = parent == null ? KeyFilter.NOTHING : parent.above.with(parent.keys);
     }
 
     /** All by which selectors are looked up that may match it: its type, its id, its classes. */
@@ -64,8 +65,13 @@ public final class Element {
     }
 
     /** The ids, classes and types of the elements around it. */
-    AncestorFilter keysAbove() {
+    KeyFilter keysAbove() {
         return above;
+    }
+
+    /** The ids, classes and types of the elements inside it. */
+    KeyFilter keysBelow() {
+        return below;
     }
 
     /** The root element; tag and names of attributes in lower case, {@code line} where it begins in the page. */
@@ -82,6 +88,11 @@ public final class Element {
         child.index = children.size() + 1;
         child.indexOfType = types.merge(childTag, 1, Integer::sum);
         children.add(child);
+        KeyFilter added = KeyFilter.NOTHING.with(child.keys);
+        // What holds the keys already, all around it do.
+        for (Element up = this; up != null && !up.below.mayHold(added); up = up.parent) {
+            up.below = up.below.with(child.keys);
+        }
         return child;
     }
 

@@ -10,15 +10,20 @@ import java.util.Optional;
  *
  * @param pseudoElement the name of the pseudo-element it ends in, such as {@code before}
  * @param text as it was written
- * @param needed what has to be around an element that it matches
+ * @param needed what has to be around an element that it matches; of a relative selector, what has to be below the element
+ *     in which it is looked for
  */
-public record Selector(List<Step> steps, Optional<String> pseudoElement, String text, AncestorFilter needed) {
+public record Selector(List<Step> steps, Optional<String> pseudoElement, String text, KeyFilter needed) {
     /** What stands between two compounds. */
     enum Combinator {
         DESCENDANT,
         CHILD,
         NEXT,
-        LATER
+        LATER;
+
+        boolean isOfSiblings() {
+            return this == NEXT || this == LATER;
+        }
     }
 
     /** A compound after a combinator; that of the first counts in relative selectors only. */
@@ -50,8 +55,14 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
         this(List.copyOf(steps), pseudoElement, text, needed(steps));
     }
 
-    private static AncestorFilter needed(List<Step> steps) {
-        return AncestorFilter.NOTHING.with(ancestorKeys(steps));
+    /** A selector that is looked for from another element on, as in {@code :has()}. */
+    static Selector relative(List<Step> steps, Optional<String> pseudoElement, String text) {
+        List<Key> keys = steps.stream().flatMap(step -> step.key().stream()).toList();
+        return new Selector(List.copyOf(steps), pseudoElement, text, KeyFilter.NOTHING.with(keys));
+    }
+
+    private static KeyFilter needed(List<Step> steps) {
+        return KeyFilter.NOTHING.with(ancestorKeys(steps));
     }
 
     /** What has to be around an element: of each compound that stands for an ancestor one thing, the nearest first. */
@@ -60,8 +71,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
         for (int i = steps.size() - 1; i > 0; i--) {
             Combinator combinator = steps.get(i).combinator();
             // What is around a sibling is around the element too; the sibling itself is not.
-            boolean sibling = combinator == Combinator.NEXT || combinator == Combinator.LATER;
-            if (!sibling) {
+            if (!combinator.isOfSiblings()) {
                 steps.get(i - 1).key().ifPresent(keys::add);
             }
         }
@@ -158,7 +168,8 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
 
     /** Whether some element that stands to {@code anchor} as this relative selector says is matched. */
     boolean matchesFrom(Element anchor, Matching matching) {
-        return reach(anchor, 0, matching);
+        Element around = steps.get(0).combinator().isOfSiblings() ? anchor.above() : anchor;
+        return around != null && around.keysBelow().mayHold(needed) && reach(anchor, 0, matching);
     }
 
     private boolean reach(Element from, int at, Matching matching) {

@@ -133,7 +133,10 @@ public final class SelectorParser {
                 throw new Invalid();
             }
         }
-        return new Selector(steps, Optional.ofNullable(compound.pseudoElement), sheet.source(tokens));
+        Optional<String> pseudoElement = Optional.ofNullable(compound.pseudoElement);
+        return relative
+                ? Selector.relative(steps, pseudoElement, sheet.source(tokens))
+                : new Selector(steps, pseudoElement, sheet.source(tokens));
     }
 
     private static int afterWhitespace(List<Token> tokens, int at) {
