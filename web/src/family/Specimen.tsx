@@ -162,7 +162,7 @@ function Features(props: {
           words.features,
         )}
       {numbered.length > 0 && (
-        <details>
+        <details className="numbered-features">
           <summary>
             {words.numbered} <span className="quiet">{numbered.length}</span>
           </summary>
