@@ -3,6 +3,15 @@ ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
 JAR="$ROOT/server/target/unciala.jar"
 CLI="$ROOT/cli/target/cli-0.1.0-all.jar"
+# The application unpacked beside its libraries, as it is run.
+APP="$ROOT/server/target/app"
+# Marks of what is built: no source is newer. They go when the folders that they speak of are cleaned.
+SERVER_BUILT="$ROOT/server/target/built"
+CLI_BUILT="$ROOT/cli/target/built"
+# What the last build wrote.
+BUILD="$ROOT/.unciala/build"
+# Says that what is compiled has been through static analysis.
+ANALYZED="$BUILD/analyzed"
 
 need() { # command, Debian package
   command -v "$1" >/dev/null 2>&1 || {
@@ -16,71 +25,216 @@ need_java() {
   need javac openjdk-17-jdk
 }
 
-# Whether a file is missing, or older than any file of the given folders and files.
+# Whether a mark is missing, or older than any file of the given folders and files.
 stale() {
-  local target="$1"
+  local mark="$1"
   shift
-  [ ! -e "$target" ] && return 0
-  [ -n "$(find "$@" \( -name target -o -name node_modules -o -name dist -o -name schema.d.ts \) -prune -o -type f -newer "$target" -print -quit)" ]
+  [ ! -e "$mark" ] && return 0
+  [ -n "$(find "$@" \( -name target -o -name node_modules -o -name dist -o -name schema.d.ts \) -prune -o -type f -newer "$mark" -print -quit)" ]
 }
 
-# The packages of a Node folder, as its lock file has them.
-node_packages() {
-  if stale "$1/node_modules/.complete" "$1/package-lock.json"; then
-    need npm npm
-    (cd "$1" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --no-audit --no-fund --silent && touch node_modules/.complete)
+# The packages of a Node folder, as its lock file has them: all of them, or "--omit=dev" for those that its build needs.
+node_packages() { # folder, what to omit
+  local all="$1/node_modules/.all" built="$1/node_modules/.build"
+  if ! stale "$all" "$1/package-lock.json" || { [ -n "${2:-}" ] && ! stale "$built" "$1/package-lock.json"; }; then
+    return 0
   fi
+  need npm npm
+  (cd "$1" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --no-audit --no-fund --silent ${2:-}) || return 1
+  touch "$built"
+  [ -n "${2:-}" ] || touch "$all"
 }
 
-# The application laid out in a folder, with an archive of its loaded classes: it starts in half the time of the jar.
-APP="$ROOT/server/target/app"
+# --- building ----------------------------------------------------------------------------------------------------------
+# What is done when a script ends, however it ends.
+AT_EXIT=()
+at_exit() { # command
+  AT_EXIT=("$1" "${AT_EXIT[@]}")
+  trap 'for command in "${AT_EXIT[@]}"; do eval "$command"; done' EXIT
+  trap 'exit 130' INT
+  trap 'exit 143' TERM HUP
+}
 
-# The archive holds what one whole start loads, so the server is started on an empty folder and stopped when it is ready.
-lay_out() {
-  rm -rf "$APP"
-  java -Djarmode=tools -jar "$JAR" extract --destination "$APP" >/dev/null
-  local scratch log pid
-  scratch="$(mktemp -d)"
-  log="$scratch/log"
-  env -u UNCIALA_DATABASE -u UNCIALA_ADMIN_PASSWORD UNCIALA_PORT=0 UNCIALA_DATA="$scratch/data" java -XX:ArchiveClassesAtExit="$APP/classes.jsa" \
-    -jar "$APP/unciala.jar" >"$log" 2>&1 &
-  pid=$!
-  for _ in $(seq 240); do
-    if grep -q "First start" "$log" || ! kill -0 "$pid" 2>/dev/null; then
-      break
-    fi
-    sleep 0.5
+# Runs the functions it is given side by side, each in a process group of its own, which ends when this script does; the
+# first that fails ends the others.
+RUNNING=()
+side_by_side() {
+  local part failed=0
+  at_exit stop_running
+  set -m
+  for part in "$@"; do
+    "$part" &
+    RUNNING+=($!)
   done
-  kill "$pid" 2>/dev/null || true
-  wait "$pid" 2>/dev/null || true
-  rm -rf "$scratch"
+  set +m
+  for part in "$@"; do
+    if ! wait -n && [ "$failed" = 0 ]; then
+      failed=1
+      stop_running
+    fi
+  done
+  RUNNING=()
+  return "$failed"
+}
+stop_running() {
+  local group
+  for group in "${RUNNING[@]}"; do
+    kill -- -"$group" 2>/dev/null || true
+  done
 }
 
-# Replaces this process by the server; without the archive, Java starts without it.
-run_server() {
-  exec java -XX:SharedArchiveFile="$APP/classes.jsa" -Xshare:auto -jar "$APP/unciala.jar" "$@"
+# Tells that a step is over, and what is left.
+step_done() { # name
+  local all=("font engine" "core" "command line" "demo fonts" "server" "packages of the interface" "interface" "application")
+  local left=() name
+  echo "$1" >>"$BUILD/done"
+  for name in "${all[@]}"; do
+    grep -qxF "$name" "$BUILD/planned" && ! grep -qxF "$name" "$BUILD/done" && left+=("$name")
+  done
+  printf '  %2d/%d  %-26s %4d s' "$(wc -l <"$BUILD/done")" "$(wc -l <"$BUILD/planned")" "$1" "$((SECONDS - STARTED))"
+  [ ${#left[@]} = 0 ] || printf '   left: %s' "$(IFS=,; echo "${left[*]}" | sed 's/,/, /g')"
+  echo
+}
+
+plan_steps() { # names
+  mkdir -p "$BUILD"
+  touch "$BUILD/started"
+  printf '%s\n' "$@" >"$BUILD/planned"
+  : >"$BUILD/done"
+  STARTED=$SECONDS
+}
+
+# What failed is shown by the last lines of what it wrote.
+failed_step() { # log
+  tail -n 40 "$1" >&2
+  echo "The build failed; all that it wrote is in ${1#"$ROOT/"}" >&2
+  return 1
+}
+
+# Maven without static analysis and tests, which belong to bin/test; says how far it is by the modules it has ended.
+maven_quick() { # modules
+  local log="$BUILD/maven.log" line module fetched=0
+  : >"$log"
+  mvn -B -Dquick -pl "$1" package 2>&1 | while IFS= read -r line; do
+    echo "$line" >>"$log"
+    case "$line" in
+      *"Downloaded from"*)
+        fetched=$((fetched + 1))
+        [ $((fetched % 100)) = 0 ] && echo "         $fetched packages for Java downloaded"
+        ;;
+      *"Building jar:"*"/target/"*)
+        module="${line%/target/*}"
+        case "${module##*/}" in
+          font) step_done "font engine" ;;
+          core) step_done "core" ;;
+          demo) step_done "demo fonts" ;;
+          cli) step_done "command line" ;;
+        esac
+        ;;
+    esac
+  done
+  [ "${PIPESTATUS[0]}" = 0 ] || failed_step "$log"
+}
+
+build_java() {
+  maven_quick testing,font,core,demo,server && step_done "server"
+}
+
+build_command_line() {
+  maven_quick testing,font,core,cli
+}
+
+build_interface() {
+  node_packages web --omit=dev || return 1
+  step_done "packages of the interface"
+  (cd web && npm run --silent build) >"$BUILD/interface.log" 2>&1 || failed_step "$BUILD/interface.log"
+  step_done "interface"
+}
+
+# The jar is put together by Maven without the interface, which is built beside it and added when both are there.
+add_interface() {
+  local content="server/target/content"
+  rm -rf "$content"
+  mkdir -p "$content/BOOT-INF/classes"
+  cp -r web/dist "$content/BOOT-INF/classes/static"
+  jar --update --file "$JAR" -C "$content" BOOT-INF/classes/static
+  rm -rf "$content"
+}
+
+# The application is unpacked beside and moved into place, so that half of it is never started.
+lay_out() {
+  rm -rf "$APP" "$APP.new"
+  java -XX:TieredStopAtLevel=1 -Xshare:auto -Djarmode=tools -jar "$JAR" extract --destination "$APP.new" >/dev/null
+  mv "$APP.new" "$APP"
+  step_done "application"
 }
 
 build_server() {
-  if stale "$JAR" pom.xml font core demo server web; then
+  if stale "$SERVER_BUILT" pom.xml font core demo server web; then
     need_java
     need mvn maven
     need node nodejs
-    echo "Building Unciala …"
-    node_packages web
-    mvn -q -B -pl testing,font,core,demo,server package -DskipTests
-    touch "$JAR"
-  fi
-  if stale "$APP/classes.jsa" "$JAR"; then
+    echo "Building Unciala, which takes about a minute beside downloads:"
+    plan_steps "font engine" "core" "demo fonts" "server" "packages of the interface" "interface" "application"
+    rm -f "$SERVER_BUILT" "$ANALYZED"
+    side_by_side build_java build_interface
+    add_interface
     lay_out
+    touch -r "$BUILD/started" "$SERVER_BUILT"
   fi
 }
 
 build_cli() {
-  if stale "$CLI" pom.xml font core cli; then
+  if stale "$CLI_BUILT" pom.xml font core cli; then
     need_java
     need mvn maven
-    mvn -q -B -pl testing,font,core,cli package -Dmaven.test.skip=true >&2
-    touch "$CLI"
+    plan_steps "font engine" "core" "command line"
+    echo "Building bin/unciala:" >&2
+    rm -f "$CLI_BUILT" "$ANALYZED"
+    side_by_side build_command_line >&2
+    touch -r "$BUILD/started" "$CLI_BUILT"
   fi
+}
+
+# --- starting ----------------------------------------------------------------------------------------------------------
+# Replaces this process by the server. It runs inside its folder, so that its archive of classes is found wherever the
+# folder is moved to; without the archive, Java starts without it.
+run_server() {
+  UNCIALA_DATA="$(realpath -m "${UNCIALA_DATA:-$HOME/.unciala}")"
+  export UNCIALA_DATA
+  cd "$APP"
+  if [ ! -e classes.jsa ] && [[ "${1:-}" != --backup && "${1:-}" != --restore ]]; then
+    archive_classes $$ </dev/null >/dev/null 2>&1 &
+  fi
+  exec java -XX:SharedArchiveFile=classes.jsa -Xshare:auto -jar unciala.jar "$@"
+}
+
+# Makes the archive beside the first start, once that server has nothing to do: a server is started on an empty folder
+# and stopped when it is ready. Ends with the server that it was begun beside.
+archive_classes() { # process of the server
+  local server="$1" scratch pid=""
+  scratch="$(mktemp -d)"
+  trap '[ -z "$pid" ] || kill -9 "$pid" 2>/dev/null; rm -rf "$scratch" "$APP/classes.new"' EXIT
+  trap '' INT HUP
+  trap 'exit 0' TERM
+  until rests "$server"; do
+    kill -0 "$server" || exit 0
+  done
+  env -u UNCIALA_DATABASE -u UNCIALA_ADMIN_PASSWORD UNCIALA_PORT=0 UNCIALA_DATA="$scratch/data" \
+    nice -n 19 java -XX:ArchiveClassesAtExit=classes.new -jar unciala.jar >"$scratch/log" 2>&1 &
+  pid=$!
+  while kill -0 "$pid"; do
+    kill -0 "$server" || exit 0
+    ! grep -q "First start" "$scratch/log" || kill "$pid"
+    sleep 0.5
+  done
+  wait "$pid"
+  [ ! -e classes.new ] || mv classes.new classes.jsa
+}
+
+# Whether a process used next to no processor time for three seconds.
+rests() { # process
+  local before after
+  before="$(cut -d' ' -f14 "/proc/$1/stat")" && sleep 3 && after="$(cut -d' ' -f14 "/proc/$1/stat")" &&
+    [ $((after - before)) -lt 15 ]
 }

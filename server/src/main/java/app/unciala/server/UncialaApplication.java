@@ -24,13 +24,27 @@ import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEven
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.annotation.Bean;
 import org.springframework.core.env.Environment;
+import org.springframework.data.jpa.repository.config.EnableJpaRepositories;
+import org.springframework.data.jpa.repository.query.DeclaredQuery;
+import org.springframework.data.jpa.repository.query.QueryEnhancerFactories;
+import org.springframework.data.jpa.repository.query.QueryEnhancerFactory;
+import org.springframework.data.jpa.repository.query.QueryEnhancerSelector;
 
 /**
  * Starts the server; {@code --demo} fills an empty inventory with the demonstration and {@code --large} with a generated
  * one of thousands, both on loopback only. {@code --backup FILE} and {@code --restore FILE} start no server.
  */
 @SpringBootApplication
+@EnableJpaRepositories(queryEnhancerSelector = UncialaApplication.QueriesAsWritten.class)
 public class UncialaApplication {
+    /** No query has a sort or a count added: reading each by Spring's parser would take a tenth of the start. */
+    static final class QueriesAsWritten implements QueryEnhancerSelector {
+        @Override
+        public QueryEnhancerFactory select(DeclaredQuery query) {
+            return QueryEnhancerFactories.fallback();
+        }
+    }
+
     private static final List<String> PROFILES = List.of("demo", "large");
 
     public static void main(String[] args) {

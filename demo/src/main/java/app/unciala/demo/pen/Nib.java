@@ -26,8 +26,11 @@ record Nib(double width, double thickness, double angle, boolean cut) {
         return Math.hypot(width / 2 * Math.sin(radians), thickness / 2 * Math.cos(radians));
     }
 
-    /** The area the nib covers when it follows the line: stroked with a round pen where the nib is a circle. */
-    Area stroke(Shape line) {
+    /**
+     * What the nib covers when it follows the line: stroked with a round pen where the nib is a circle. The outline
+     * may cross itself; filled by the nonzero rule, it is the ink.
+     */
+    Shape stroke(Shape line) {
         AffineTransform toNib = AffineTransform.getRotateInstance(Math.toRadians(angle));
         toNib.scale(width / 2, thickness / 2);
         AffineTransform fromNib;
@@ -46,7 +49,7 @@ record Nib(double width, double thickness, double angle, boolean cut) {
         Shape stroked = scaled.createStrokedShape(up.createTransformedShape(fromNib.createTransformedShape(line)));
         AffineTransform down = new AffineTransform(toNib);
         down.scale(1.0 / SCALE, 1.0 / SCALE);
-        return new Area(down.createTransformedShape(stroked));
+        return down.createTransformedShape(stroked);
     }
 
     /** A straight stroke whose ends are cut level. */

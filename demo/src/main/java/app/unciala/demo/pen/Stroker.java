@@ -1,10 +1,12 @@
 package app.unciala.demo.pen;
 
 import app.unciala.demo.pen.Skeleton.Command;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
+import java.awt.geom.PathIterator;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,12 +15,17 @@ import java.util.List;
 final class Stroker {
     private static final double[] GUIDES = {-210, 0, 500, 700, 740};
     private static final double SERIF = 62;
+    /** Steps of a font unit. */
+    private static final double GRID = 16;
 
     private final Skeleton skeleton;
     private final Style style;
     private final Nib nib;
     private final AffineTransform lean;
-    private final Area ink = new Area();
+    /** All strokes turn the same way, so that none takes ink from another where they cross. */
+    private final Path2D strokes = new Path2D.Double(Path2D.WIND_NON_ZERO);
+
+    private final Area solid = new Area();
     private final List<double[]> ends = new ArrayList<>();
     private Path2D line = new Path2D.Double();
     private double x;
@@ -56,6 +63,9 @@ final class Stroker {
         if (style.serifs()) {
             addSerifs();
         }
+        // One union of all strokes: adding them one by one would work out again what is already joined.
+        Area ink = new Area(strokes);
+        ink.add(solid);
         return ink;
     }
 
@@ -140,7 +150,7 @@ final class Stroker {
         ends.add(new double[] {c[2], c[3], 1, 1});
         if (nib.cut()) {
             Area area = nib.levelStroke(mapX(c[0]), c[1], mapX(c[2]), c[3]);
-            ink.add(area.createTransformedArea(lean));
+            solid.add(area.createTransformedArea(lean));
         } else {
             line.moveTo(mapX(c[0]), mapY(c[1]));
             line.lineTo(mapX(c[2]), mapY(c[3]));
@@ -153,7 +163,7 @@ final class Stroker {
         double ry = nib.cut() ? Math.max(nib.reachY(), nib.reachX()) * 1.16 : nib.reachX() * 1.05;
         double middle = mapX(atX);
         double bottom = lowest < 1 ? lowest : lowest + 4;
-        ink.add(new Area(
+        solid.add(new Area(
                         nib.cut()
                                 ? new Rectangle2D.Double(middle - rx, bottom, 2 * rx, 2 * ry)
                                 : new Ellipse2D.Double(middle - rx, bottom - 6, 2 * rx, 2 * ry))
@@ -162,14 +172,33 @@ final class Stroker {
 
     private void ball(double atX, double atY, double radius) {
         double r = radius + 0.3 * nibExcess(style);
-        ink.add(new Area(new Ellipse2D.Double(mapX(atX) - r, atY - r, 2 * r, 2 * r)).createTransformedArea(lean));
+        solid.add(new Area(new Ellipse2D.Double(mapX(atX) - r, atY - r, 2 * r, 2 * r)).createTransformedArea(lean));
     }
 
     private void flush() {
         if (line.getCurrentPoint() != null) {
-            ink.add(nib.stroke(lean.createTransformedShape(line)));
+            stroke(line);
         }
         line = new Path2D.Double();
+    }
+
+    /** Adds a stroke, on a grid: curves that all but coincide would take seconds to unite. */
+    private void stroke(Path2D path) {
+        double[] c = new double[6];
+        Shape outline = nib.stroke(lean.createTransformedShape(path));
+        for (PathIterator at = outline.getPathIterator(null); !at.isDone(); at.next()) {
+            int kind = at.currentSegment(c);
+            for (int i = 0; i < c.length; i++) {
+                c[i] = Math.rint(c[i] * GRID) / GRID;
+            }
+            switch (kind) {
+                case PathIterator.SEG_MOVETO -> strokes.moveTo(c[0], c[1]);
+                case PathIterator.SEG_LINETO -> strokes.lineTo(c[0], c[1]);
+                case PathIterator.SEG_QUADTO -> strokes.quadTo(c[0], c[1], c[2], c[3]);
+                case PathIterator.SEG_CUBICTO -> strokes.curveTo(c[0], c[1], c[2], c[3], c[4], c[5]);
+                default -> strokes.closePath();
+            }
+        }
     }
 
     /** A serif wherever a stem or diagonal ends free on a guide line. */
@@ -184,7 +213,7 @@ final class Stroker {
             Path2D serif = new Path2D.Double();
             serif.moveTo(middle - SERIF, flag ? at - 30 : at);
             serif.lineTo(flag ? middle : middle + SERIF, at);
-            ink.add(nib.stroke(lean.createTransformedShape(serif)));
+            stroke(serif);
         }
     }
 

@@ -67,7 +67,7 @@ public final class StandInPages {
                                                 PACKS_SHEET,
                                                 "<p>Ask for the cat; it <em>knows</em>. <a href=\"visit\">Visit</a></p>"),
                                 "visit", html("Visit", PACKS_SHEET, "<p>Open until the lamp is out.</p>")))
-                .with(packs.apply("Opal Street Books"));
+                .with(() -> packs.apply("Opal Street Books"));
     }
 
     private StandIn copperline() {
@@ -81,7 +81,7 @@ public final class StandInPages {
                                         "Copperline",
                                         PACKS_SHEET,
                                         "<p>Wheels are trued <strong>on Fridays</strong>.</p>")))
-                .with(packs.apply("Copperline"));
+                .with(() -> packs.apply("Copperline"));
     }
 
     /** The link to the style sheet of another host was left in when the own copy came. */
@@ -97,7 +97,7 @@ public final class StandInPages {
                                         PACKS_SHEET
                                                 + "<link rel=\"stylesheet\" href=\"http://open-letters.example/lanthorn.css\">",
                                         "<p>Doors open <strong>at seven</strong>.</p>")))
-                .with(packs.apply("Lantern Row"));
+                .with(() -> packs.apply("Lantern Row"));
     }
 
     /** The other host, which lends fonts to whoever asks. */
@@ -162,7 +162,7 @@ public final class StandInPages {
                         "headings ask for a bold that was never supplied",
                         Set.of("faked-bold"),
                         Map.of("", html("Fernway", PACKS_SHEET, "<p>Bring shoes that you can walk in.</p>")))
-                .with(packs.apply("Fernway"));
+                .with(() -> packs.apply("Fernway"));
     }
 
     /** Running text leans without an italic. */
@@ -240,7 +240,7 @@ public final class StandInPages {
                         css("@font-face { font-family: Marl; src: url(marl.woff2); font-stretch: 75% 100% }\n"
                                 + "body { font-family: Marl, sans-serif }\nh1, h2 { font-weight: 400 }"),
                         "marl.woff2",
-                        new Served(StandInFonts.woff2("Marl-Variable.ttf"), "application/octet-stream")));
+                        new Served(() -> StandInFonts.woff2("Marl-Variable.ttf"), "application/octet-stream")));
     }
 
     /** A rule for narrow windows asks for a name that nothing declares. */
@@ -310,7 +310,7 @@ public final class StandInPages {
     }
 
     private static Served font(String fileName) {
-        return new Served(StandInFonts.woff2(fileName), "font/woff2");
+        return new Served(() -> StandInFonts.woff2(fileName), "font/woff2");
     }
 
     private static Served css(String text) {

@@ -75,7 +75,7 @@ public final class StandInSites implements AutoCloseable {
                 host = end < 0 ? null : hosts.get(path.substring(0, end));
                 path = path.substring(end + 1);
             }
-            Served file = host == null ? null : host.files().get(path);
+            Served file = host == null ? null : host.file(path);
             if (host != null && !isSignedIn(exchange, host)) {
                 exchange.getResponseHeaders().set("WWW-Authenticate", "Basic realm=\"Preview\"");
                 exchange.sendResponseHeaders(401, -1);
@@ -85,8 +85,9 @@ public final class StandInSites implements AutoCloseable {
                 exchange.getResponseHeaders().set("Content-Type", file.mediaType());
                 exchange.getResponseHeaders().set("Cache-Control", A_DAY);
                 exchange.getResponseHeaders().set("Access-Control-Allow-Origin", "*");
-                exchange.sendResponseHeaders(200, file.bytes().length);
-                exchange.getResponseBody().write(file.bytes());
+                byte[] bytes = file.bytes();
+                exchange.sendResponseHeaders(200, bytes.length);
+                exchange.getResponseBody().write(bytes);
             }
         }
     }

@@ -70,7 +70,7 @@ class ClientHosts {
                         .toList();
     }
 
-    /** Puts all hosts on air with what their sites were handed by now. */
+    /** Puts all hosts on air; the pack that a site was handed is read when its host is first asked. */
     void publish() {
         if (onAir != null) {
             StandInPages.all(ClientHosts::words, this::latestPack).forEach(onAir::publish);
@@ -85,14 +85,36 @@ class ClientHosts {
                 .orElse("Nothing else is said here.");
     }
 
+    private Optional<String> siteId(String name) {
+        return sites.list(name, null, 10).items().stream()
+                .filter(site -> site.name().equals(name))
+                .map(site -> site.id())
+                .findFirst();
+    }
+
     private Map<String, byte[]> latestPack(String name) {
         Map<String, byte[]> files = new TreeMap<>();
-        sites.list(name, null, 10).items().stream()
-                .filter(site -> site.name().equals(name))
-                .findFirst()
-                .flatMap(site -> packs.latestFiles(site.id()))
+        siteId(name)
+                .flatMap(packs::latestFiles)
                 .ifPresent(pack -> pack.files().entries().forEach(entry -> files.put(entry.path(), entry.bytes())));
         return files;
+    }
+
+    /** Whether the checks of the sites look for the hosts where they are not, such as at the port of another start. */
+    boolean haveMoved() {
+        return onAir != null
+                && Scenario.sites().stream()
+                        .flatMap(told -> siteId(told.name()).stream())
+                        .findFirst()
+                        .map(id -> plans.get(id).plan().connections().stream()
+                                .anyMatch(connection -> !connection.to().equals(onAir.at())))
+                        .orElse(false);
+    }
+
+    /** Lets the checks of all sites connect to where the hosts are. */
+    void planAll() {
+        allow();
+        Scenario.sites().forEach(told -> siteId(told.name()).ifPresent(this::plan));
     }
 
     /** Lets checks connect to where the hosts are. */

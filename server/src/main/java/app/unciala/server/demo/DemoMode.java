@@ -1,7 +1,5 @@
 package app.unciala.server.demo;
 
-import app.unciala.demo.Scenario;
-import app.unciala.server.site.SiteService;
 import java.io.IOException;
 import java.net.BindException;
 import org.springframework.beans.factory.annotation.Value;
@@ -16,19 +14,16 @@ import org.springframework.stereotype.Component;
 class DemoMode implements ApplicationRunner {
     private final DemoSeeder seeder;
     private final ClientHosts hosts;
-    private final SiteService sites;
     private final int port;
     private final int sitesPort;
 
     DemoMode(
             DemoSeeder seeder,
             ClientHosts hosts,
-            SiteService sites,
             @Value("${server.port}") int port,
             @Value("${UNCIALA_SITES_PORT:-1}") int sitesPort) {
         this.seeder = seeder;
         this.hosts = hosts;
-        this.sites = sites;
         this.port = port;
         this.sitesPort = sitesPort < 0 ? port + 1 : sitesPort;
     }
@@ -44,12 +39,9 @@ class DemoMode implements ApplicationRunner {
         }
         seeder.seed();
         hosts.publish();
-        seeder.acting(() -> {
-            hosts.allow();
-            Scenario.sites().forEach(told -> sites.list(told.name(), null, 10).items().stream()
-                    .filter(site -> site.name().equals(told.name()))
-                    .forEach(site -> hosts.plan(site.id())));
-        });
+        if (hosts.haveMoved()) {
+            seeder.acting(hosts::planAll);
+        }
         System.out.println("Unciala is ready: http://localhost:" + port);
         System.out.println("Sign in as “" + DemoSeeder.NAME + "” with the password “" + DemoSeeder.PASSWORD + "”.");
         System.out.println("Others of the agency, with the same password: ilse (administrator), tomas and priya"

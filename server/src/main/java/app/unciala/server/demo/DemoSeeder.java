@@ -238,7 +238,8 @@ class DemoSeeder {
     private void check(String siteId) {
         hosts.publish();
         String id = checks.start(siteId).id();
-        await("the check of a site", () -> checks.get(id).line().state().isOver());
+        await("the check of a site", () -> checks.of(siteId, null, 1).items().stream()
+                .allMatch(line -> line.id().equals(id) && line.state().isOver()));
     }
 
     private String clientId(String client) {
@@ -268,7 +269,7 @@ class DemoSeeder {
     private String open(String name, Map<String, byte[]> files) {
         byte[] archive = zip(files);
         String id = intakes.open(List.of(new Upload(name, file -> Files.write(file, archive))), null);
-        await(name, () -> intakes.get(id, null, 1).state() != IntakeState.READING);
+        await(name, () -> intakes.summary(id).state() != IntakeState.READING);
         return id;
     }
 
