@@ -1,6 +1,6 @@
 import { defineConfig } from "@playwright/test";
 
-const engine = /(check|engine|letters|woff2)\.spec\.ts/;
+const engine = /(check|engine|letters|roles|woff2)\.spec\.ts/;
 
 /** Debian's Chromium; how the product is started stands in tests/inventory.ts. What a failed test did is kept. */
 export default defineConfig({
@@ -17,7 +17,8 @@ export default defineConfig({
     { name: "engine", testMatch: engine },
   ],
   use: {
-    trace: "retain-on-failure",
+    // A trace takes as long as the test itself: UNCIALA_TRACE=1 keeps those of tests that fail.
+    trace: process.env.UNCIALA_TRACE ? "retain-on-failure" : "off",
     viewport: { width: 1280, height: 800 },
     locale: "en-US",
     launchOptions: {

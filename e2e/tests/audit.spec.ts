@@ -2,7 +2,7 @@ import { expect, type Cookie, type Page } from "@playwright/test";
 import { test } from "./inventory";
 import { audit, fits, openRecord, places, records, signIn } from "./support";
 
-test.use({ inventory: "audit" });
+test.use({ inventory: "rules" });
 
 /**
  * The page that is open passes the audit on light and dark paper, and fits and passes it at the two narrow sizes. Colors

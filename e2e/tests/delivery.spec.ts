@@ -6,7 +6,7 @@ import { host, unpacked } from "./host";
 import { test } from "./inventory";
 import { audit, fits, openRecord, painted, settled, signIn } from "./support";
 
-test.use({ inventory: "delivery" });
+test.use({ inventory: "rules" });
 
 const site = "Fernway";
 /** A page whose texts stand for the roles of a site. */

@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { test } from "./inventory";
 import { audit, follow, goTo, signIn } from "./support";
 
-test.use({ inventory: "intake" });
+test.use({ inventory: "work" });
 
 test("an archive as vendors pack it is sorted, decided on, accepted with its license, and taken back", async ({
   page,

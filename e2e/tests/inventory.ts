@@ -24,16 +24,12 @@ export const test = base.extend<object, { inventory: string; server: string }>({
       cpSync(UNCIALA_DEMO, join(folder, "data"), { recursive: true });
       const port = await freePort();
       const log = createWriteStream(join(folder, "log"));
+      // A server that lives for some minutes is done sooner without the compiler for long runs.
       const running = spawn(
         "java",
-        [
-          `-XX:SharedArchiveFile=${UNCIALA_APP}/classes.jsa`,
-          "-Xshare:auto",
-          "-jar",
-          `${UNCIALA_APP}/unciala.jar`,
-          "--demo",
-        ],
+        ["-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto", "-jar", "unciala.jar", "--demo"],
         {
+          cwd: UNCIALA_APP,
           env: {
             ...process.env,
             UNCIALA_PORT: String(port),

@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from "node:fs";
 import { test } from "./inventory";
 import { audit, fits, goTo, openRecord, signIn } from "./support";
 
-test.use({ inventory: "licenses" });
+test.use({ inventory: "work" });
 
 test("coverage is walked by keys, each crossing says why, and its action leads to where it is mended", async ({
   page,

@@ -4,7 +4,7 @@ import { host } from "./host";
 import { test } from "./inventory";
 import { audit, fits, openRecord, settled, signIn } from "./support";
 
-test.use({ inventory: "live" });
+test.use({ inventory: "work" });
 
 const font = readFileSync("/usr/share/fonts/truetype/dejavu/DejaVuSans.ttf");
 const style = `<style>@font-face { font-family: Deja; src: url(d.ttf) } p { font-family: Deja, serif }</style>`;

@@ -113,8 +113,10 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await expect(flag).toBeVisible();
     await flag.getByRole("link", { name: "Add the domain" }).click();
     await expect(page).toHaveURL(/\/licenses\/\w+\/terms\?domain=/);
+    // The message of the site, which was saved before, may still be there.
+    const saved = page.waitForResponse((answer) => answer.request().method() === "PUT" && answer.ok());
     await page.getByRole("button", { name: "Save", exact: true }).click();
-    await expect(page.getByText("Saved.")).toBeVisible();
+    await saved;
     await page.goto("/flags?group=MISSING");
     await settled(page);
     await page.getByRole("button", { name: /^Unfold: .* have no WOFF2/ }).click();

@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { test } from "./inventory";
 import { follow, goTo, openRecord, signIn } from "./support";
 
-test.use({ inventory: "places" });
+test.use({ inventory: "people" });
 
 test.beforeEach(async ({ page }) => signIn(page));
 

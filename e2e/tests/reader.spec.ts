@@ -4,7 +4,7 @@ import { host, type Host } from "./host";
 import { test } from "./inventory";
 import { audit, fits, openRecord, settled, signIn } from "./support";
 
-test.use({ inventory: "live" });
+test.use({ inventory: "work" });
 
 const regular = readFileSync("/usr/share/fonts/truetype/lato/Lato-Regular.ttf");
 

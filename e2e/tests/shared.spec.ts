@@ -2,7 +2,7 @@ import { expect, type Browser, type Page } from "@playwright/test";
 import { test } from "./inventory";
 import { audit, goTo, openRecord, signIn } from "./support";
 
-test.use({ inventory: "shared" });
+test.use({ inventory: "people" });
 
 /** A page of another person, in a browser of its own. */
 async function another(browser: Browser, name: string): Promise<Page> {

@@ -6,7 +6,7 @@ import { test } from "./inventory";
 import { unpacked } from "./host";
 import { audit, fits, openRecord, painted, settled, signIn } from "./support";
 
-test.use({ inventory: "type" });
+test.use({ inventory: "people" });
 
 test("the type of a site is seen as packs deliver it, until it arrives, and as the pages have it", async ({ page }) => {
   await signIn(page);
