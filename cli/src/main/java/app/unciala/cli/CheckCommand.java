@@ -1,5 +1,6 @@
 package app.unciala.cli;
 
+import app.unciala.core.check.SiteRoles;
 import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.css.cascade.Rule;
 import app.unciala.core.css.cascade.TextStyle;
@@ -8,6 +9,7 @@ import app.unciala.core.fetch.FetchRules;
 import app.unciala.core.fetch.LocalResources;
 import app.unciala.core.fetch.Remembered;
 import app.unciala.core.fetch.WebResources;
+import app.unciala.core.page.AskedRole;
 import app.unciala.core.page.PageFinding;
 import app.unciala.core.page.PageFinding.Severity;
 import app.unciala.core.page.PageReader;
@@ -17,7 +19,6 @@ import app.unciala.core.page.Run;
 import app.unciala.core.page.Run.Given;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.net.InetSocketAddress;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,6 +30,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -36,8 +38,6 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import tools.jackson.core.JsonGenerator;
-import tools.jackson.core.ObjectWriteContext;
-import tools.jackson.core.json.JsonFactory;
 
 /** Prints what is wrong with the fonts of pages, or every run of their text with what it is given. */
 @Command(
@@ -45,7 +45,6 @@ import tools.jackson.core.json.JsonFactory;
         description = "Says what is wrong with the fonts of pages, one JSON object a line; 1 when visitors are given"
                 + " something else than was asked.")
 final class CheckCommand implements Callable<Integer> {
-    private static final JsonFactory FACTORY = new JsonFactory();
     private static final Pattern CONNECT_TO = Pattern.compile("([^=]+):(\\d{1,5})=(.+):(\\d{1,5})");
 
     @Spec
@@ -70,36 +69,71 @@ final class CheckCommand implements Callable<Integer> {
     @Option(names = "--runs", description = "print every run of text instead")
     private boolean runs;
 
+    @Option(
+            names = "--roles",
+            paramLabel = "FILE",
+            description =
+                    "a JSON list of {\"role\", \"selector\", \"family\", \"weight\", \"slope\"}: print for each"
+                            + " text role whether its texts are shown as asked, what decides otherwise, and CSS that overrides it")
+    private @Nullable Path rolesFile;
+
+    private List<AskedRole> roles = List.of();
+
     @Override
     public Integer call() throws IOException {
         if (!(width >= 1 && width <= 20_000)) {
             throw new ParameterException(spec.commandLine(), "--width " + width + ": write 1 to 20000 CSS pixels");
         }
+        roles = askedRoles();
+        SiteRoles onSite = new SiteRoles(roles);
         FetchRules rules = new FetchRules(addresses(), allowPrivate, FetchRules.USUAL);
         PrintWriter out = spec.commandLine().getOut();
         boolean bad = false;
         try (WebResources web = new WebResources(rules)) {
             Readers readers = new Readers(new Remembered(web), Viewport.ofWidth(width));
             for (String page : pages) {
-                bad |= check(page, readers, out);
+                bad |= check(page, readers, out, onSite);
             }
+        }
+        if (rolesFile != null) {
+            onSite.all().forEach(role -> out.println(RoleLine.of(role)));
+            bad |= onSite.all().stream().anyMatch(role -> role.verdict() == SiteRoles.Verdict.OTHER);
         }
         out.flush();
         return bad ? 1 : 0;
     }
 
+    private List<AskedRole> askedRoles() {
+        if (rolesFile == null) {
+            return List.of();
+        }
+        try {
+            return RolesFile.read(rolesFile);
+        } catch (IOException e) {
+            throw new ParameterException(spec.commandLine(), "--roles " + rolesFile + ": couldn't read the file", e);
+        } catch (IllegalArgumentException e) {
+            throw new ParameterException(spec.commandLine(), "--roles " + rolesFile + ": " + e.getMessage(), e);
+        }
+    }
+
     /** Whether something is wrong with a page. */
-    private boolean check(String page, Readers readers, PrintWriter out) {
+    private boolean check(String page, Readers readers, PrintWriter out, SiteRoles onSite) {
         boolean isAddress = page.matches("(?i)[a-z][a-z0-9+.-]*://.*");
         Path file = isAddress ? Path.of("") : Path.of(page);
         if (!isAddress && !Files.isRegularFile(file)) {
             spec.commandLine().getErr().println(page + ": there is no such file");
             return true;
         }
-        PageReading reading =
-                isAddress ? readers.ofWeb().read(page) : readers.ofFolder(file).read(LocalResources.address(file));
+        PageReader reader = isAddress ? readers.ofWeb() : readers.ofFolder(file);
+        PageReading reading = reader.read(isAddress ? page : LocalResources.address(file));
         if (!reading.isRead()) {
             spec.commandLine().getErr().println(page + ": " + reading.why().replaceAll("\\s+", " "));
+        }
+        if (rolesFile != null) {
+            if (reading.isRead()) {
+                onSite.add(reader.roles(reading, roles));
+            }
+            return !reading.isRead();
         }
         if (runs) {
             reading.runs().forEach(run -> out.println(line(page, run)));
@@ -157,31 +191,31 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private static String line(String page, PageFinding finding) {
-        return object(json -> {
+        return Json.object(json -> {
             json.writeStringProperty("page", page);
             json.writeStringProperty("kind", finding.kind().key());
             json.writeStringProperty("severity", finding.kind().severity().key());
-            optional(json, "text", finding.text());
-            optional(json, "path", finding.path());
+            Json.optional(json, "text", finding.text());
+            Json.optional(json, "path", finding.path());
             json.writeStringProperty("message", finding.message());
-            optional(json, "fix", finding.fix());
+            Json.optional(json, "fix", finding.fix());
         });
     }
 
     private static String line(String page, Run run) {
         TextStyle style = run.style();
-        return object(json -> {
+        return Json.object(json -> {
             json.writeStringProperty("page", page);
             json.writeStringProperty("text", run.text());
             json.writeStringProperty("path", run.path());
-            strings(
+            Json.strings(
                     json,
                     "family",
                     style.families().stream().map(FamilyName::name).toList());
-            number(json, "weight", style.weight());
+            Json.number(json, "weight", style.weight());
             json.writeStringProperty("slope", style.slope().key());
-            number(json, "width", style.width());
-            number(json, "size", style.usedSize());
+            Json.number(json, "width", style.width());
+            Json.number(json, "size", style.usedSize());
             json.writeName("given");
             given(json, run.main());
             json.writeName("also");
@@ -196,10 +230,10 @@ final class CheckCommand implements Callable<Integer> {
     private static void given(JsonGenerator json, Given given) {
         json.writeStartObject();
         json.writeStringProperty("family", given.family());
-        number(json, "weight", given.weight());
+        Json.number(json, "weight", given.weight());
         json.writeStringProperty("slope", given.slope().key());
-        optional(json, "url", given.url());
-        strings(json, "synthesized", given.synthesized());
+        Json.optional(json, "url", given.url());
+        Json.strings(json, "synthesized", given.synthesized());
         json.writeStringProperty("characters", given.characters());
         json.writeEndObject();
     }
@@ -214,46 +248,5 @@ final class CheckCommand implements Callable<Integer> {
         json.writeNumberProperty("line", rule.get().line());
         json.writeStringProperty("selector", rule.get().selector());
         json.writeEndObject();
-    }
-
-    private static void strings(JsonGenerator json, String name, List<String> values) {
-        json.writeName(name);
-        json.writeStartArray();
-        values.forEach(json::writeString);
-        json.writeEndArray();
-    }
-
-    /** A number without a fraction where it has none, and else with four digits at most. */
-    private static void number(JsonGenerator json, String name, double value) {
-        double rounded = Math.round(value * 10_000) / 10_000.0;
-        if (rounded == Math.rint(rounded)) {
-            json.writeNumberProperty(name, (long) rounded);
-        } else {
-            json.writeNumberProperty(name, rounded);
-        }
-    }
-
-    private static void optional(JsonGenerator json, String name, Optional<String> value) {
-        json.writeName(name);
-        if (value.isPresent()) {
-            json.writeString(value.get());
-        } else {
-            json.writeNull();
-        }
-    }
-
-    /** Writes the properties of one object. */
-    private interface Properties {
-        void write(JsonGenerator json);
-    }
-
-    private static String object(Properties properties) {
-        StringWriter text = new StringWriter();
-        try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), text)) {
-            json.writeStartObject();
-            properties.write(json);
-            json.writeEndObject();
-        }
-        return text.toString();
     }
 }

@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import picocli.CommandLine;
 
 /** The command {@code check} on a page that is a file; over HTTP it is run in the browser tests. */
@@ -68,6 +70,54 @@ class CheckTest {
         assertThat(out.toString()).doesNotContain("\"error\"");
         run("--runs", "--width", "390", page.toString());
         assertThat(out.toString()).contains("\"weight\":300");
+    }
+
+    @Test
+    void textRolesAreJudgedOverAllPages() throws Exception {
+        Path roles = Files.writeString(
+                folder.resolve("roles.json"),
+                "[{\"role\":\"Text\",\"selector\":\"p\",\"family\":\"Harrow\",\"weight\":400,\"slope\":\"upright\"},"
+                        + "{\"role\":\"Title\",\"selector\":\"h1\",\"family\":\"Harrow\",\"weight\":700}]");
+        Path other = Files.writeString(
+                folder.resolve("other.html"),
+                "<!doctype html><link rel=stylesheet href=type.css><p style='font-family: Georgia'>Other</p>");
+        assertThat(run("--roles", roles.toString(), page.toString(), other.toString()))
+                .isEqualTo(1);
+        String[] lines = out.toString().split("\n");
+        assertThat(lines).hasSize(2);
+        assertThat(lines[0])
+                .startsWith("{\"role\":\"Text\",\"selector\":\"p\",\"texts\":3,\"pages\":2,\"verdict\":\"OTHER\","
+                        + "\"asked\":{\"family\":\"Harrow\",\"weight\":400,\"slope\":\"upright\"},\"shown\":[")
+                .contains("\"family\":\"Georgia\",\"weight\":400,\"slope\":\"upright\",\"faked\":[],\"texts\":1,"
+                        + "\"page\":\"" + other.toUri() + "\"")
+                .contains("\"winner\":{\"property\":\"font-family\",\"selector\":\"style\",\"sheet\":\"" + other.toUri()
+                        + "\",\"line\":1,\"value\":\"Georgia\",\"important\":false,\"layer\":null,\"via\":null}")
+                .contains("\"override\":\"p { font-family: \\\"Harrow\\\", \\\"Georgia\\\" !important; }\"");
+        assertThat(lines[1])
+                .contains("\"texts\":0,\"pages\":0,\"verdict\":\"NOT_FOUND\"")
+                .endsWith("\"shown\":[]}");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{ | a list such as",
+                "[1] | a list such as",
+                "[{\"role\":\"A\"}] | each role needs “selector”",
+                "[{\"role\":\"A\",\"selector\":\"h1 >\",\"family\":\"F\"}] | isn't a selector",
+                "[{\"role\":\"A\",\"selector\":\"h1\",\"family\":\"F\",\"weight\":1001}] | write 1 to 1000",
+                "[{\"role\":\"A\",\"selector\":\"h1\",\"family\":\"F\",\"slope\":\"left\"}] | write upright, italic or oblique",
+                "[{\"role\":[],\"selector\":\"h1\",\"family\":\"F\"}] | has to be a text or a number"
+            })
+    void aFileOfRolesThatIsNoneSaysWhy(String json, String why) throws Exception {
+        Path roles = Files.writeString(folder.resolve("roles.json"), json);
+        assertThat(run("--roles", roles.toString(), page.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("--roles " + roles + ": ").contains(why);
+        assertThat(err.toString().strip().lines()).hasSize(1);
+        assertThat(run("--roles", folder.resolve("none.json").toString(), page.toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("couldn't read the file");
     }
 
     @Test

@@ -14,6 +14,7 @@ import app.unciala.core.page.PageDocument.Text;
 import app.unciala.core.page.PageFaces.Chosen;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
+import app.unciala.core.page.RoleTexts.Shown;
 import app.unciala.core.page.Run.Given;
 import app.unciala.font.face.Range;
 import app.unciala.font.file.FontFile;
@@ -83,16 +84,35 @@ public final class PageReader {
         PageFonts fonts = new PageFonts(resources, url, opened);
         PageFaces faces = new PageFaces(styles.faces(), fonts, seen.familiesOfScripts());
         Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
-        List<Run> runs = new Painting(cascade, faces, seen).runs(document);
+        List<Shown> shown = new Painting(cascade, faces, seen).shown(document.texts());
         return new PageReading(
                 asked,
                 answer,
-                runs,
+                shown,
                 document,
                 faces,
                 fonts,
                 List.copyOf(sheets.values()),
                 cascade.isSpent() || styles.isCut());
+    }
+
+    /**
+     * How the texts of some roles are shown on the page that was read last, in the order of the roles; those of which there
+     * are no texts have none.
+     */
+    public List<RolesOnPage.OfRole> roles(PageReading reading, List<AskedRole> roles) {
+        return new RolesOnPage(reading, roles, css -> again(reading, css)).all();
+    }
+
+    /** The texts of a page as they would be with some CSS at the end of its last style sheet. */
+    private List<Shown> again(PageReading reading, String css) {
+        String url = reading.at();
+        PageDocument document = reading.document();
+        PageSheets styles = new PageSheets(viewport, (address, base) -> sheet(address, base, url));
+        document.sheets().forEach(link -> add(styles, link, document.base(), url));
+        styles.add(Sheet.of(url, css), "");
+        Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
+        return new Painting(cascade, reading.faces(), SeenStyles.NONE).shown(document.texts());
     }
 
     /** What was parsed is kept for other pages only while it is not too much, so that many pages need no more than few. */
@@ -151,13 +171,15 @@ public final class PageReader {
             this.seen = seen;
         }
 
-        private List<Run> runs(PageDocument document) {
-            style(document.root());
-            List<Run> runs = new ArrayList<>();
-            for (Text text : document.texts()) {
-                run(text).ifPresent(runs::add);
+        private List<Shown> shown(List<Text> texts) {
+            List<Shown> shown = new ArrayList<>();
+            for (Text text : texts) {
+                run(text)
+                        .map(run ->
+                                new Shown(text.element(), text.pseudoElement().orElse(""), run))
+                        .ifPresent(shown::add);
             }
-            return runs;
+            return shown;
         }
 
         private TextStyle style(Element element) {

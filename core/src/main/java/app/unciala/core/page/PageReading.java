@@ -1,6 +1,7 @@
 package app.unciala.core.page;
 
 import app.unciala.core.page.Resources.Resource;
+import app.unciala.core.page.RoleTexts.Shown;
 import java.util.List;
 import java.util.Optional;
 
@@ -8,6 +9,9 @@ import java.util.Optional;
 public final class PageReading {
     private final String url;
     private final Resource answer;
+    private final List<Shown> shown;
+    private final Optional<PageDocument> document;
+    private final Optional<PageFaces> faces;
     private final List<Run> runs;
     private final List<PageFinding> findings;
     private final String title;
@@ -18,7 +22,7 @@ public final class PageReading {
     PageReading(
             String url,
             Resource answer,
-            List<Run> runs,
+            List<Shown> shown,
             PageDocument document,
             PageFaces faces,
             PageFonts fonts,
@@ -26,7 +30,10 @@ public final class PageReading {
             boolean givenUp) {
         this.url = url;
         this.answer = answer;
-        this.runs = List.copyOf(runs);
+        this.shown = List.copyOf(shown);
+        this.document = Optional.of(document);
+        this.faces = Optional.of(faces);
+        runs = shown.stream().map(Shown::run).toList();
         title = document.title();
         links = document.links();
         requests = PageRequest.of(sheets, fonts.all());
@@ -37,6 +44,9 @@ public final class PageReading {
     private PageReading(String url, Resource answer) {
         this.url = url;
         this.answer = answer;
+        shown = List.of();
+        document = Optional.empty();
+        faces = Optional.empty();
         runs = List.of();
         title = "";
         links = List.of();
@@ -97,6 +107,19 @@ public final class PageReading {
     /** Why it could not be read, in words. */
     public String why() {
         return answer.why();
+    }
+
+    List<Shown> shown() {
+        return shown;
+    }
+
+    /** Of a page that was read. */
+    PageDocument document() {
+        return document.orElseThrow();
+    }
+
+    PageFaces faces() {
+        return faces.orElseThrow();
     }
 
     /** In the order of the page. */

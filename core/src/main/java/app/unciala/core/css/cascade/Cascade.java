@@ -77,20 +77,20 @@ public final class Cascade {
 
     /** The style of the root element, which is asked for before any other. */
     public TextStyle ofRoot(Element root) {
-        TextStyle style = computed(candidates(root, ""), TextStyle.INITIAL);
+        TextStyle style = computed(candidates(root, ""), TextStyle.INITIAL, root);
         rootSize = style.size();
         return style;
     }
 
     /** The style of an element inside another of style {@code parent}. */
     public TextStyle of(Element element, TextStyle parent) {
-        return computed(candidates(element, ""), parent);
+        return computed(candidates(element, ""), parent, element);
     }
 
     /** The style of a pseudo-element, such as {@code before}; nothing where no rule speaks of it. */
     public Optional<TextStyle> ofPseudoElement(String name, Element element, TextStyle parent) {
         DeclaredValues found = candidates(element, name);
-        return found.isEmpty() ? Optional.empty() : Optional.of(computed(found, parent));
+        return found.isEmpty() ? Optional.empty() : Optional.of(computed(found, parent, element));
     }
 
     private DeclaredValues candidates(Element element, String pseudo) {
@@ -157,24 +157,27 @@ public final class Cascade {
         return family + "font-size:" + Keywords.SIZES.get(Math.max(1, Math.min(7, number)));
     }
 
-    private TextStyle computed(DeclaredValues found, TextStyle parent) {
+    private TextStyle computed(DeclaredValues found, TextStyle parent, Element element) {
         Variables variables = variables(found, parent);
         CascadedValues values = new CascadedValues(found, variables);
         Lengths lengths = new Lengths(parent.size(), rootSize, parent.size(), viewport);
         CascadedValue<List<FamilyName>> said = values.of(Property.FAMILY, FamilyName::list);
+        CascadedValue<Double> weight = values.of(Property.WEIGHT, value -> weight(value, parent, lengths));
+        CascadedValue<Slope> slope = values.of(Property.STYLE, FontValues::style);
         List<FamilyName> families = said.or(parent.families(), TextStyle.INITIAL.families());
         FontSize.Family family = FontSize.Family.of(families, quirks);
-        FontSize size = values.of(Property.SIZE, value -> FontSize.said(value, parent, family, lengths)
-                        .map(own -> own.afterChange(parent.isMonospace(), family)))
-                .or(FontSize.inherited(parent, family), FontSize.initial(family));
+        CascadedValue<FontSize> saidSize =
+                values.of(Property.SIZE, value -> FontSize.said(value, parent, family, lengths)
+                        .map(own -> own.afterChange(parent.isMonospace(), family)));
+        FontSize size = saidSize.or(FontSize.inherited(parent, family), FontSize.initial(family));
+        Winners around = parent.winners();
         return new TextStyle(
                 families,
                 said.isInherited() ? parent.familyRules() : said.rules(),
                 said.isInherited() ? parent.familyProperty() : customProperty(said.property(), variables),
                 size.pixels(),
-                values.of(Property.WEIGHT, value -> weight(value, parent, lengths))
-                        .or(parent.weight(), 400.0),
-                values.of(Property.STYLE, FontValues::style).or(parent.slope(), Slope.UPRIGHT),
+                weight.or(parent.weight(), 400.0),
+                slope.or(parent.slope(), Slope.UPRIGHT),
                 values.of(Property.WIDTH, value -> boxed(FontValues.width(value)))
                         .or(parent.width(), 100.0),
                 values.of(Property.FAKES_BOLD, Cascade::isAuto).or(parent.fakesBold(), true),
@@ -184,7 +187,12 @@ public final class Cascade {
                 values.of(Property.DISPLAY, Cascade::hasBox).or(parent.hasBox(), true),
                 values.of(Property.CONTENT, Cascade::content).or(Optional.empty(), Optional.empty()),
                 size.origin(),
-                variables);
+                variables,
+                new Winners(
+                        Winners.of(said, element, variables, around.family()),
+                        Winners.of(weight, element, variables, around.weight()),
+                        Winners.of(slope, element, variables, around.slope()),
+                        Winners.of(saidSize, element, variables, around.size())));
     }
 
     private Variables variables(DeclaredValues found, TextStyle parent) {

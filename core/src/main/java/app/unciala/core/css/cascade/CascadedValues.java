@@ -22,8 +22,14 @@ final class CascadedValues {
      * @param value nothing where it is the initial value, or the inherited one
      * @param rules those of the page that declare it, the winning one first
      * @param property the first custom property that the winning declaration refers to
+     * @param declared the winning declaration; nothing where none speaks of the property
      */
-    record CascadedValue<T>(Optional<T> value, boolean isInherited, List<Rule> rules, Optional<String> property) {
+    record CascadedValue<T>(
+            Optional<T> value,
+            boolean isInherited,
+            List<Rule> rules,
+            Optional<String> property,
+            Optional<DeclaredValue> declared) {
         T or(T inherited, T initial) {
             return value.orElse(isInherited ? inherited : initial);
         }
@@ -40,34 +46,41 @@ final class CascadedValues {
             if (keyword.isPresent()) {
                 switch (keyword.get()) {
                     case "inherit" -> {
-                        return new CascadedValue<>(Optional.empty(), true, List.of(), Optional.empty());
+                        return new CascadedValue<>(
+                                Optional.empty(), true, List.of(), Optional.empty(), Optional.of(declared.get(at)));
                     }
                     case "initial" -> {
-                        return new CascadedValue<>(Optional.empty(), false, rules(declared, at), Optional.empty());
+                        return new CascadedValue<>(
+                                Optional.empty(),
+                                false,
+                                rules(declared, at),
+                                Optional.empty(),
+                                Optional.of(declared.get(at)));
                     }
                     case "revert" -> at = after(declared, at, true);
                     case "revert-layer" -> at = after(declared, at, false);
                     default -> {
-                        return unset(property);
+                        return unset(property, Optional.of(declared.get(at)));
                     }
                 }
                 continue;
             }
             Optional<T> result = value.flatMap(read);
             if (result.isPresent()) {
-                return new CascadedValue<>(result, false, rules(declared, at), entry.refersTo());
+                return new CascadedValue<>(
+                        result, false, rules(declared, at), entry.refersTo(), Optional.of(declared.get(at)));
             }
             // A declaration whose var() has no value wins all the same (CSS Variables 1, section 3.1).
             if (entry.refers()) {
-                break;
+                return unset(property, Optional.of(declared.get(at)));
             }
             at++;
         }
-        return unset(property);
+        return unset(property, Optional.empty());
     }
 
-    private static <T> CascadedValue<T> unset(Property property) {
-        return new CascadedValue<>(Optional.empty(), property.isInherited(), List.of(), Optional.empty());
+    private static <T> CascadedValue<T> unset(Property property, Optional<DeclaredValue> declared) {
+        return new CascadedValue<>(Optional.empty(), property.isInherited(), List.of(), Optional.empty(), declared);
     }
 
     /** The first candidate of another origin, or of another layer. */

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param property null for a custom property
  * @param name as it is declared: that of a shorthand where it is one
  * @param value of the property; all of the declaration's where {@code var()} stands in it
- * @param text the declaration's value as it is written; empty where it is not needed
+ * @param text the declaration's value as it is written
  * @param refers whether the value has to be put together for each element
  * @param refersTo the first custom property in the value
  */
@@ -34,8 +34,8 @@ record Entry(
             return List.of(new Entry(null, name, value, sheet.source(value), false, Optional.empty(), important));
         }
         List<Entry> entries = new ArrayList<>();
+        String text = sheet.source(value);
         if (Variables.refers(value)) {
-            String text = sheet.source(value);
             Optional<String> refersTo = Variables.firstIn(value);
             Property.saidBy(name)
                     .forEach(
@@ -43,7 +43,7 @@ record Entry(
         } else {
             FontValues.expanded(name, value)
                     .forEach((property, part) ->
-                            entries.add(new Entry(property, name, part, "", false, Optional.empty(), important)));
+                            entries.add(new Entry(property, name, part, text, false, Optional.empty(), important)));
         }
         return entries;
     }

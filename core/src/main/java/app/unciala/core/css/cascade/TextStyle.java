@@ -21,6 +21,7 @@ import java.util.regex.Pattern;
  * @param isVisible whether text in it is painted where there is a box
  * @param hasBox whether it is rendered at all: false for {@code display: none}
  * @param content what a pseudo-element has as its text
+ * @param winners the declarations that decide family, weight, slope and size
  */
 public record TextStyle(
         List<FamilyName> families,
@@ -37,7 +38,8 @@ public record TextStyle(
         boolean hasBox,
         Optional<String> content,
         SizeOrigin sizeOrigin,
-        Variables variables) {
+        Variables variables,
+        Winners winners) {
     private static final double SMALLEST = 6;
     private static final Pattern WORD_START = Pattern.compile("(?<![\\p{L}\\p{N}’'])\\p{L}");
 
@@ -73,7 +75,8 @@ public record TextStyle(
             true,
             Optional.empty(),
             new SizeOrigin(FontSize.MEDIUM, false),
-            Variables.NONE);
+            Variables.NONE,
+            Winners.NONE);
 
     /** Whether only the generic family for fixed widths is asked for, which has a smaller size by default. */
     boolean isMonospace() {
@@ -106,7 +109,8 @@ public record TextStyle(
                 true,
                 content,
                 new SizeOrigin(-1, true),
-                variables);
+                variables,
+                winners);
     }
 
     /** A text as it is painted. */

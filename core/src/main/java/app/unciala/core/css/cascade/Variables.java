@@ -15,7 +15,7 @@ import java.util.Set;
 
 /** The custom properties of an element (CSS Variables 1), and values with {@code var()} in them put together. */
 final class Variables {
-    static final Variables NONE = new Variables(Map.of(), Map.of());
+    static final Variables NONE = new Variables(Map.of(), Map.of(), Map.of());
     private static final int LONGEST = 100_000;
     private static final int MOST_FALLBACKS = 200;
     /** A longer chain of properties that refer to each other is invalid. */
@@ -25,12 +25,16 @@ final class Variables {
 
     private final Map<String, String> values;
     private final Map<String, Rule> rules;
+    /** The first custom property in each value as it is written, by name. */
+    private final Map<String, String> references;
+
     /** What declarations come to, which is the same for all elements that share these variables. */
     private final IdentityHashMap<Entry, Optional<List<Token>>> known = new IdentityHashMap<>();
 
-    private Variables(Map<String, String> values, Map<String, Rule> rules) {
+    private Variables(Map<String, String> values, Map<String, Rule> rules, Map<String, String> references) {
         this.values = values;
         this.rules = rules;
+        this.references = references;
     }
 
     static boolean refers(List<Token> value) {
@@ -58,6 +62,11 @@ final class Variables {
         return Optional.ofNullable(rules.get(name));
     }
 
+    /** The first custom property that the value of another one refers to. */
+    Optional<String> refersTo(String name) {
+        return Optional.ofNullable(references.get(name));
+    }
+
     /** The value of a custom property; nothing where it has none. */
     Optional<String> value(String name) {
         return Optional.ofNullable(values.get(name));
@@ -81,7 +90,13 @@ final class Variables {
         Map<String, Rule> allRules = new HashMap<>(rules);
         allRules.keySet().removeAll(declared.keySet());
         allRules.putAll(by);
-        return all.equals(values) && allRules.equals(rules) ? this : new Variables(all, allRules);
+        if (all.equals(values) && allRules.equals(rules)) {
+            return this;
+        }
+        Map<String, String> allReferences = new HashMap<>(references);
+        declared.forEach((name, text) ->
+                put(allReferences, name, text.contains("var(") ? firstIn(StyleSheet.tokens(text)) : Optional.empty()));
+        return new Variables(all, allRules, allReferences);
     }
 
     private static void put(Map<String, String> all, String name, Optional<String> value) {

@@ -1,0 +1,125 @@
+package app.unciala.core.page;
+
+import app.unciala.core.css.cascade.FamilyName;
+import app.unciala.core.css.cascade.Winner;
+import app.unciala.core.css.cascade.Winner.Place;
+import app.unciala.core.page.RoleTexts.RoleText;
+import app.unciala.core.page.RoleTexts.Shown;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** How the texts of each role are shown on one page, what decides otherwise, and the CSS that beats it. */
+public final class RolesOnPage {
+    /** Each tries the page once more. */
+    private static final int MOST_TRIES = 24;
+
+    private final PageReading reading;
+    private final List<AskedRole> roles;
+    private final Function<String, List<Shown>> again;
+    private final List<RoleText> texts;
+    private int tries;
+
+    RolesOnPage(PageReading reading, List<AskedRole> roles, Function<String, List<Shown>> again) {
+        this.reading = reading;
+        this.roles = roles;
+        this.again = again;
+        texts = new RoleTexts(roles).of(reading.shown());
+    }
+
+    /** The texts of a role by what they are shown in; none where the page has no text of it. */
+    public record OfRole(AskedRole role, List<RoleShown> shown) {
+        /** How many texts of the page have the role. */
+        public int texts() {
+            return shown.stream().mapToInt(RoleShown::texts).sum();
+        }
+    }
+
+    List<OfRole> all() {
+        return roles.stream().map(role -> new OfRole(role, shown(role))).toList();
+    }
+
+    private List<RoleShown> shown(AskedRole role) {
+        List<RoleText> own = texts.stream().filter(text -> text.role() == role).toList();
+        return RoleTexts.alike(own).values().stream().map(this::shown).toList();
+    }
+
+    private RoleShown shown(List<RoleText> group) {
+        RoleText first = group.get(0);
+        List<Run> runs = group.stream().map(text -> text.shown().run()).toList();
+        if (first.isAsAsked()) {
+            return RoleShown.of(reading.at(), runs, true, Optional.empty(), "", Optional.empty());
+        }
+        Optional<String> override = override(group);
+        return RoleShown.of(
+                reading.at(), runs, false, first.winner(), override.isPresent() ? "" : why(first), override);
+    }
+
+    /** The first candidate with which all these texts are as asked, and none of another role is worse. */
+    private Optional<String> override(List<RoleText> group) {
+        for (String css : Overrides.of(group.get(0))) {
+            if (tries++ < MOST_TRIES && isProven(css, group)) {
+                return Optional.of(css);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean isProven(String css, List<RoleText> group) {
+        Map<Run, RoleText> now = new IdentityHashMap<>();
+        List<Shown> shown = again.apply(css);
+        if (shown.size() != reading.shown().size()) {
+            return false;
+        }
+        for (RoleText text : texts) {
+            now.put(text.shown().run(), text);
+        }
+        List<Run> wanted =
+                new ArrayList<>(group.stream().map(text -> text.shown().run()).toList());
+        for (int i = 0; i < shown.size(); i++) {
+            Run before = reading.shown().get(i).run();
+            RoleText role = now.get(before);
+            if (role == null) {
+                continue;
+            }
+            RoleText after = new RoleText(role.role(), shown.get(i), role.at(), role.isEmphasized());
+            boolean isWanted = wanted.stream().anyMatch(run -> run == before);
+            if ((isWanted && !after.isAsFarAsCssGoes()) || (role.isAsAsked() && !after.isAsAsked())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** What keeps a face from being shown that no CSS can bring. */
+    private String why(RoleText text) {
+        AskedRole role = text.role();
+        Optional<Winner> winner = text.winner();
+        if (!reading.faces().declares(new FamilyName(role.family(), false))) {
+            return "No rule on the page declares " + role.family() + ".";
+        }
+        if (winner.filter(one -> one.important() && one.place() == Place.STYLE_ATTRIBUTE)
+                .isPresent()) {
+            return "The element's own style attribute says !important, which no style sheet can override. Change it there.";
+        }
+        if (winner.filter(one -> one.important() && one.place() == Place.BROWSER)
+                .isPresent()) {
+            return "The browser's own style sheet says !important, which no page can override.";
+        }
+        if (text.asksForFamily() && text.asksForWeight() && text.asksForSlope()) {
+            return text.shown().run().main().family().equalsIgnoreCase(role.family())
+                    ? "The CSS asks for it, but the page has no file for this weight and slope."
+                    : "The CSS asks for it, but its file couldn't be used.";
+        }
+        return winner.filter(one -> one.important()
+                                && one.isInLayer()
+                                && one.layer().isEmpty())
+                        .isPresent()
+                ? "The rule that decides is !important in a layer without a name, which no other style sheet can override."
+                        + " Change it there."
+                : "CSS alone doesn't show it: the page has no file of " + role.family() + " for this weight and slope.";
+    }
+}

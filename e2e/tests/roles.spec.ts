@@ -1,0 +1,238 @@
+import { expect, type Page, test } from "@playwright/test";
+import { execFile } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { promisify } from "node:util";
+import { host } from "./host";
+import { numbers } from "./pages";
+
+const run = promisify(execFile);
+const root = join(import.meta.dirname, "../..");
+const lato = "/usr/share/fonts/truetype/lato";
+const SITES = 60;
+
+const roles = [
+  { role: "Page title", selector: "h1", family: "Asked", weight: 700, slope: "upright" },
+  { role: "Headings", selector: "h2", family: "Asked", weight: 700, slope: "upright" },
+  { role: "Running text", selector: "p, li", family: "Asked", weight: 400, slope: "upright" },
+  { role: "Buttons", selector: "button, .button", family: "Asked", weight: 700, slope: "upright" },
+  { role: "Captions", selector: "figcaption", family: "Asked", weight: 400, slope: "upright" },
+  { role: "Quotes", selector: ".pull-quote", family: "Asked", weight: 400, slope: "upright" },
+];
+
+/** What a pack brings: its faces, and a rule for each role. */
+const faces = `
+@font-face { font-family: "Asked"; src: url(regular.ttf) format("truetype"); font-weight: 400 }
+@font-face { font-family: "Asked"; src: url(bold.ttf) format("truetype"); font-weight: 700 }
+@font-face { font-family: "Theme"; src: url(theme.ttf) format("truetype") }
+`;
+const packRules = roles
+  .map(
+    ({ selector, weight }) =>
+      `${selector} { font-family: "Asked", sans-serif; font-weight: ${weight}; font-style: normal }`,
+  )
+  .join("\n");
+
+/** What themes, builders and resets do to headings and texts, of which each page gets some. */
+const ingredients = [
+  ":root { --heading-font: Theme, Georgia, serif } h1, h2, h3 { font-family: var(--heading-font) }",
+  ":root { --preset-serif: Theme; --heading: var(--preset-serif), serif } .site h2 { font-family: var(--heading) }",
+  "body.theme { --body-font: Theme } body.theme p { font-family: var(--body-font), serif }",
+  ".has-heading-font { font-family: Theme, serif !important }",
+  "@layer reset, theme; @layer theme { h1, h2 { font-family: Theme, serif } p { font-family: Theme } }",
+  "@layer base { h1 { font-family: Theme !important } figcaption { font: italic 14px/1.4 Theme !important } }",
+  "h2 { font: 500 1.5rem/1.2 Theme, serif }",
+  "body { font: 16px/1.5 Theme, sans-serif } li, p { font: inherit }",
+  "* { font-family: inherit } body { font-family: Theme }",
+  ".site :is(h1, h2, #never) { font-weight: 400 }",
+  ".site .content :where(h1, h2, p, li) { font-family: Theme }",
+  ".content { & h2 { font-family: Theme; & span { font-weight: 400 } } figcaption { font-family: Theme } }",
+  "@media (min-width: 1000px) { #main h1 { font-family: Theme, serif; font-weight: 400 } }",
+  "@media (max-width: 600px) { h1, p { font-family: Theme } }",
+  "@supports (display: grid) { button, .button { font-family: Theme; font-weight: 400 } }",
+  "button { font: 400 13px Theme } .button { font-style: italic }",
+  ".pull-quote { font-family: Theme; font-style: italic } .pull-quote:not(.x) { font-weight: 700 }",
+  "html body div .pull-quote { font-family: Georgia, serif }",
+  "p { font-weight: 300 } p.lead { font-family: Theme; font-weight: 700 !important }",
+  "@container (min-width: 100px) { h2 { font-family: Theme } }",
+];
+const inline = [
+  "",
+  "",
+  "",
+  ' style="font-family: Theme"',
+  ' style="font-family: Theme !important"',
+  ' style="font: 700 2em Theme"',
+];
+const spans = ["", "", ' style="font-weight: 400"', ' class="has-heading-font"', ' style="--heading-font: Theme"'];
+
+function site(seed: number): string {
+  const { of, below, chance } = numbers(seed);
+  const themes = Array.from({ length: 1 + below(4) }, () => of(ingredients));
+  const sheets = chance(0.3) ? [packRules, ...themes] : [...themes, packRules];
+  const text = (tag: string, more = "") =>
+    `<${tag}${more}${of(inline)}>Wharf <span${of(spans)}>lights</span> at dusk</${tag}>`;
+  return `<!doctype html><html lang="en"><meta charset="utf-8"><title>Site ${seed}</title><style>${faces}</style>
+${sheets.map((css) => `<style>${css}</style>`).join("\n")}
+<body class="site ${of(["theme", "plain"])}"><main id="main"><div class="content">
+${text("h1", chance(0.3) ? ' class="has-heading-font"' : "")}
+${text("h2")}${text("h2")}
+${text("p", ' class="lead"')}<p>Some <strong>bold</strong> and <em>leaning</em> words, <a href="#">a link</a>.</p>
+<ul>${text("li")}</ul>
+${chance(0.7) ? text("button") : ""}<a class="button" href="#">Go on</a>
+<figure>${text("figcaption")}</figure>
+<blockquote class="pull-quote"${of(inline)}>Quoted</blockquote>
+</div></main></body></html>`;
+}
+
+type Shown = {
+  family: string;
+  texts: number;
+  page: string;
+  asAsked: boolean;
+  why: string;
+  override: string | null;
+};
+type Line = { role: string; selector: string; texts: number; verdict: string; shown: Shown[] };
+
+/** Of every text that has a role, whether Chromium paints it as asked. */
+async function paintedAsAsked(page: Page, fakedIsFine = false): Promise<Map<string, boolean[]>> {
+  // Each element with a text of its own is marked, so that its texts are found again.
+  const texts = await page.evaluate((roles) => {
+    let marks = 0;
+    const found: { role: string; mark: string; at: number; emphasized: boolean; style: string }[] = [];
+    for (const { role, selector } of roles) {
+      for (const element of document.querySelectorAll(selector)) {
+        const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
+        for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+          const parent = node.parentElement!;
+          if (node.textContent!.trim() !== "") {
+            parent.dataset.mark ??= String(marks++);
+            const others = [...parent.childNodes].filter((one) => one.nodeType === 3 && one.textContent!.trim() !== "");
+            found.push({
+              role,
+              mark: parent.dataset.mark,
+              at: others.indexOf(node as ChildNode),
+              emphasized: parent.closest("strong, em") !== null,
+              style: getComputedStyle(parent).fontStyle,
+            });
+          }
+        }
+      }
+    }
+    return found;
+  }, roles);
+  const client = await page.context().newCDPSession(page);
+  await client.send("DOM.enable");
+  await client.send("CSS.enable");
+  const { nodes } = await client.send("DOM.getFlattenedDocument", { depth: -1 });
+  const marked = new Map(
+    nodes.flatMap(({ nodeId, attributes = [] }) => {
+      const at = attributes.indexOf("data-mark");
+      return at < 0 ? [] : [[attributes[at + 1], nodeId] as const];
+    }),
+  );
+  const found = new Map<string, boolean[]>(roles.map(({ role }) => [role, []]));
+  for (const { role, mark, at, emphasized, style } of texts) {
+    const own = nodes.filter(
+      (node) => node.nodeType === 3 && node.parentId === marked.get(mark) && node.nodeValue.trim(),
+    );
+    const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId: own[at]!.nodeId });
+    const main = [...fonts].sort((a, b) => b.glyphCount - a.glyphCount)[0];
+    const name = main?.isCustomFont ? main.postScriptName : "";
+    const bold = roles.find((one) => one.role === role)!.weight === 700;
+    const asked = bold ? /^Lato-Bold$/ : /^Lato-Regular$/;
+    // Emphasis has a weight of its own; a slope that is faked, as no italic is there, is not as asked.
+    found
+      .get(role)!
+      .push((emphasized ? /^Lato-/ : asked).test(name) && (style === "normal" || (emphasized && fakedIsFine)));
+  }
+  await client.detach();
+  return found;
+}
+
+test("texts of roles on sixty generated sites are judged as Chromium paints them, and what overrides works there", async ({
+  page,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), "unciala-roles-"));
+  const files = new Map<string, Buffer | string>([
+    ["/regular.ttf", readFileSync(`${lato}/Lato-Regular.ttf`)],
+    ["/bold.ttf", readFileSync(`${lato}/Lato-Bold.ttf`)],
+    ["/theme.ttf", readFileSync("/usr/share/fonts/truetype/dejavu/DejaVuSerif.ttf")],
+  ]);
+  for (let seed = 1; seed <= SITES; seed++) {
+    files.set(`/${seed}.html`, site(seed));
+  }
+  const served = await host(files);
+  try {
+    writeFileSync(join(folder, "roles.json"), JSON.stringify(roles));
+    const pages = Array.from({ length: SITES }, (_, i) => `${served.url}/${i + 1}.html`);
+    const options = ["--roles", join(folder, "roles.json"), "--allow-private"];
+    const { stdout } = await run(join(root, "bin/unciala"), ["check", ...pages, ...options], {
+      maxBuffer: 1 << 28,
+    }).catch((error: { stdout: string; stderr: string; code: number }) => {
+      expect(error.stderr).toBe("");
+      return error;
+    });
+    const lines = stdout
+      .split("\n")
+      .filter(Boolean)
+      .map((line) => JSON.parse(line) as Line);
+    expect(lines.map(({ role }) => role)).toEqual(roles.map(({ role }) => role));
+
+    let texts = 0;
+    let groups = 0;
+    const wrong: string[] = [];
+    const failed: string[] = [];
+    const beyond: string[] = [];
+    for (const url of pages) {
+      await page.goto(url);
+      await page.evaluate(() => document.fonts.ready);
+      const before = await paintedAsAsked(page);
+      for (const line of lines) {
+        const own = line.shown.filter((shown) => shown.page === url);
+        const ours = own.filter((shown) => shown.asAsked).reduce((sum, shown) => sum + shown.texts, 0);
+        const theirs = before.get(line.role)!;
+        texts += theirs.length;
+        const all = own.reduce((sum, shown) => sum + shown.texts, 0);
+        if (all !== theirs.length || ours !== theirs.filter(Boolean).length) {
+          wrong.push(
+            `${url} ${line.role}: ${ours} of ${all}, in Chromium ${theirs.filter(Boolean).length} of ${theirs.length}`,
+          );
+        }
+      }
+      const others = lines.flatMap((line) =>
+        line.shown
+          .filter((shown) => shown.page === url && !shown.asAsked)
+          .map((shown) => ({ ...shown, role: line.role })),
+      );
+      beyond.push(...others.filter(({ override }) => override === null).map(({ why }) => why));
+      const overrides = others.filter(({ override }) => override !== null);
+      groups += overrides.length;
+      if (overrides.length > 0) {
+        await page.addStyleTag({ content: overrides.map(({ override }) => override!).join("\n") });
+        await page.evaluate(() => document.fonts.ready);
+        const after = await paintedAsAsked(page, true);
+        for (const { role, override } of overrides) {
+          const left = others.filter((one) => one.role === role && one.override === null);
+          const still = after.get(role)!.filter((asAsked) => !asAsked).length;
+          if (still > left.reduce((sum, { texts }) => sum + texts, 0)) {
+            failed.push(`${url} ${role}: ${override!} leaves ${still}`);
+          }
+        }
+      }
+    }
+    console.log(
+      `${texts} texts, ${wrong.length} sites and roles otherwise; ${groups} overrides, ${failed.length} fail; ${beyond.length} beyond CSS`,
+    );
+    expect(texts).toBeGreaterThan(1000);
+    expect(groups).toBeGreaterThan(150);
+    expect(wrong).toEqual([]);
+    expect(failed).toEqual([]);
+    expect(beyond.filter((why) => !/!important|has no file for this weight and slope/.test(why))).toEqual([]);
+  } finally {
+    served.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
