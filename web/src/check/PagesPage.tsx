@@ -13,6 +13,7 @@ import { Shown } from "../shared/states/States";
 import { Progress } from "../shared/parts/Progress";
 import { Changes, HostsOfOthers, PlacedPack, UsedRoles } from "./AcrossPages";
 import { FoundFonts } from "./FoundFonts";
+import { RolesOnPages } from "./RolesOnPages";
 import { FromBrowser } from "./FromBrowser";
 import { PageList } from "./PageList";
 import { Plan } from "./Plan";
@@ -141,6 +142,9 @@ function Found({ site, check, flags, last }: FoundProps) {
         <p className="quiet small">{checkedInWords(check.line)}</p>
         <PageList check={check} />
         <Changes check={check} />
+      </Line>
+      <Line>
+        <RolesOnPages checkId={check.line.id} />
       </Line>
       <Line id="fonts" notes={<FlagNotes flags={ofFonts} />}>
         <FoundFonts check={check} />

@@ -8,11 +8,13 @@ import type {
   PageCheck,
   PageLine,
   Role,
+  RoleOnPages,
   TextRun,
+  WinningRule,
 } from "../shared/api/types";
 import { count, kB, listed, moment } from "../shared/parts/format";
 import { shortAddress } from "../shared/parts/address";
-import { pagesOf } from "./pages";
+import { fileName, pagesOf } from "./pages";
 
 /** What checks of pages say. */
 export const words = {
@@ -48,6 +50,8 @@ export const words = {
   appeared: "New",
   gone: "Gone",
   noChange: "Nothing changed.",
+  roles: "Text roles on the pages",
+  rolesAre: "the face chosen for each, and what visitors are shown",
   used: "What texts are set in",
   usedIs: "by role, as the pages have them",
   addRole: "Add it to the site’s roles",
@@ -321,4 +325,46 @@ export function planInWords(plan: {
     plan.signIns.length > 0 && `${count(plan.signIns.length, "host")} signed in to.`,
   ];
   return parts.filter(Boolean).join(" ");
+}
+
+/** The verdict on a text role of the site: “2 of 5 texts aren’t shown in Ostrel 700”. */
+export function roleInWords({ verdict, texts, pages, selector, asked, shown }: RoleOnPages): string {
+  if (verdict === "NOT_FOUND") {
+    return `Not found on these pages (${selector})`;
+  }
+  if (verdict === "AS_ASKED") {
+    return `As asked: ${count(texts, "text")} on ${count(pages, "page")}`;
+  }
+  const face = `${asked.family} ${asked.weight}${asked.slope === "upright" ? "" : ` ${asked.slope}`}`;
+  const wrong = shown
+    .filter((one) => !one.asAsked && !one.onPhoneOnly)
+    .reduce((sum, one) => sum + one.texts, 0);
+  return wrong === 0
+    ? `Not shown in ${face} on a phone`
+    : `${wrong} of ${count(texts, "text")} ${wrong === 1 ? "isn’t" : "aren’t"} shown in ${face}`;
+}
+
+/** The declaration that decides: “h1 sets font-family: var(--heading), which --theme sets (style.css, line 12)”. */
+export function whatDecides({
+  property,
+  selector,
+  sheet,
+  line,
+  value,
+  important,
+  layer,
+  via,
+}: WinningRule): string {
+  const who =
+    sheet === null
+      ? "the browser’s own style sheet"
+      : selector === "style"
+        ? "the element’s style attribute"
+        : selector;
+  return [
+    `${who} sets ${property}: ${value}${important ? " !important" : ""}`,
+    via === null ? "" : `, which ${via} sets`,
+    layer === null ? "" : ` in the layer ${layer}`,
+    sheet === null ? "" : ` (${fileName(sheet)}, line ${line})`,
+  ].join("");
 }

@@ -36,6 +36,7 @@ export const network = setupServer(
   http.get("*/api/licenses", () => HttpResponse.json(page)),
   http.get("*/api/sites", () => HttpResponse.json(page)),
   http.get("*/api/sites/:id/checks", () => HttpResponse.json(page)),
+  http.get("*/api/checks/:id/roles", () => HttpResponse.json({ items: [] })),
   http.get("*/api/sites/:id/page-readings", () => HttpResponse.json([])),
   http.get("*/reader.js", () => HttpResponse.text("var readPage=()=>{}")),
   http.get("*/api/private-hosts", () => HttpResponse.json([])),

@@ -125,6 +125,51 @@ class CheckTest {
     }
 
     @Test
+    void theRolesOfTheSiteAreHeldAgainstItsPagesAndWhatOverridesAThemeIsSaid() {
+        String site = caller.site("Lode", "lode.example", family, 400);
+        HOSTS.serve("lode.example/r.ttf", Samples.font("Penmarrow-Regular.ttf"));
+        String theme = "<style>@font-face{font-family:Penmarrow;src:url(r.ttf)}body{font-family:Penmarrow}"
+                + ":root{--text:Georgia,serif}p{font-family:var(--text)}</style>";
+        HOSTS.serve("lode.example/", page(theme, "<p>Ore.</p><p>More ore.</p><button>Dig</button>"));
+        plan(site, "lode.example", Map.of());
+        String check = id(check(site));
+
+        JsonNode role = caller.get("/api/checks/" + check + "/roles")
+                .json()
+                .get("items")
+                .get(0);
+        assertThat(role.get("role").asString()).isEqualTo("RUNNING_TEXT");
+        assertThat(role.get("selector").asString()).startsWith("body");
+        assertThat(role.get("verdict").asString()).isEqualTo("OTHER");
+        assertThat(role.get("asked").get("family").asString()).isEqualTo("Penmarrow");
+        assertThat(role.get("asked").get("weight").asDouble()).isEqualTo(400);
+        JsonNode wrong = role.get("shown")
+                .valueStream()
+                .filter(shown -> !shown.get("asAsked").asBoolean()
+                        && shown.get("family").asString().equals("Georgia"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(wrong.get("texts").asInt()).isEqualTo(2);
+        assertThat(wrong.get("winner").get("selector").asString()).isEqualTo("p");
+        assertThat(wrong.get("winner").get("via").asString()).isEqualTo("--text");
+        String override = wrong.get("override").asString();
+        assertThat(override).isEqualTo(":root { --text: \"Penmarrow\", Georgia,serif; }");
+
+        HOSTS.serve(
+                "lode.example/",
+                page(theme + "<style>" + override + "</style>", "<p>Ore.</p><p>More ore.</p><button>Dig</button>"));
+        JsonNode after = caller.get("/api/checks/" + id(check(site)) + "/roles")
+                .json()
+                .get("items")
+                .get(0);
+        assertThat(after.get("shown")
+                        .valueStream()
+                        .filter(shown -> shown.get("family").asString().equals("Georgia")))
+                .isEmpty();
+        assertThat(caller.get("/api/checks/nothing/roles").status()).isEqualTo(404);
+    }
+
+    @Test
     void whatIsWrongIsFlaggedAndGoneAfterTheNextCheck() {
         String site = caller.site("Mill", "mill.example", family);
         HOSTS.serve("mill.example/r.ttf", Samples.font("Penmarrow-Regular.ttf"));

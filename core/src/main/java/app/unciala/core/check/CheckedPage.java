@@ -1,10 +1,15 @@
 package app.unciala.core.check;
 
+import app.unciala.core.page.AskedRole;
+import app.unciala.core.page.BrowserReading;
 import app.unciala.core.page.PageFinding;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageFont;
+import app.unciala.core.page.PageReader;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
+import app.unciala.core.page.Resources;
+import app.unciala.core.page.RolesOnPage.OfRole;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,8 +17,25 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** A page as it is seen on a laptop and on a phone. */
-public record CheckedPage(PageReading laptop, PageReading phone) {
+/**
+ * A page as it is seen on a laptop and on a phone.
+ *
+ * @param roles how its text roles are shown on a laptop
+ * @param rolesOnPhone the same on a phone
+ */
+public record CheckedPage(PageReading laptop, PageReading phone, List<OfRole> roles, List<OfRole> rolesOnPhone) {
+    /** A page whose text roles were not looked for. */
+    public CheckedPage(PageReading laptop, PageReading phone) {
+        this(laptop, phone, List.of(), List.of());
+    }
+
+    /** A page that somebody's own browser read, in the one window that it was seen in. */
+    public static CheckedPage seen(BrowserReading reading, Resources web, List<AskedRole> asked) {
+        PageReader reader = reading.reader(web);
+        PageReading seen = reader.read(reading);
+        return new CheckedPage(seen, seen, reader.roles(seen, asked), List.of());
+    }
+
     public String url() {
         return laptop.url();
     }

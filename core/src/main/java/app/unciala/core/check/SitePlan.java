@@ -1,5 +1,6 @@
 package app.unciala.core.check;
 
+import app.unciala.core.page.AskedRole;
 import java.util.List;
 import java.util.Set;
 
@@ -11,9 +12,21 @@ import java.util.Set;
  * @param elsewhere addresses of pages that are known otherwise, and so are not read
  * @param follows whether pages are found at all
  * @param most how many pages are read, those named among them
+ * @param roles the text roles that are looked for on each page
  */
-public record SitePlan(List<String> addresses, Set<String> hosts, Set<String> elsewhere, boolean follows, int most) {
+public record SitePlan(
+        List<String> addresses,
+        Set<String> hosts,
+        Set<String> elsewhere,
+        boolean follows,
+        int most,
+        List<AskedRole> roles) {
+    public SitePlan(List<String> addresses, Set<String> hosts, Set<String> elsewhere, boolean follows, int most) {
+        this(addresses, hosts, elsewhere, follows, most, List.of());
+    }
+
     public SitePlan {
+        roles = List.copyOf(roles);
         addresses = List.copyOf(addresses);
         hosts = Set.copyOf(hosts);
         elsewhere = Set.copyOf(elsewhere);

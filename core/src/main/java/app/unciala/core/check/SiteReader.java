@@ -7,6 +7,7 @@ import app.unciala.core.page.PageReading;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
+import app.unciala.core.page.RolesOnPage.OfRole;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -92,7 +93,10 @@ public final class SiteReader {
                 unanswered.merge(origin, 1, Integer::sum);
             }
             if (plan.addresses().contains(url) || isPage(asSeen)) {
-                listener.page(new CheckedPage(asSeen, phone.read(url)));
+                // A reader tells the roles of the page that it read last.
+                List<OfRole> roles = laptop.roles(asSeen, plan.roles());
+                PageReading onPhone = phone.read(url);
+                listener.page(new CheckedPage(asSeen, onPhone, roles, phone.roles(onPhone, plan.roles())));
                 read++;
             }
             if (plan.follows()) {

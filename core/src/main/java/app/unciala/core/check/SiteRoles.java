@@ -42,6 +42,26 @@ public final class SiteRoles {
                 Objects.requireNonNull(shown.get(one.role()), one.role().role()).addAll(one.shown()));
     }
 
+    /** Adds the roles of a page as a laptop shows them, and what is otherwise on a phone only. */
+    public void add(CheckedPage page) {
+        add(page.roles());
+        for (OfRole onPhone : page.rolesOnPhone()) {
+            List<RoleShown> all = Objects.requireNonNull(shown.get(onPhone.role()));
+            onPhone.shown().stream()
+                    .filter(one -> !one.asAsked() && all.stream().noneMatch(other -> isSame(one, other)))
+                    .map(RoleShown::asOnPhoneOnly)
+                    .forEach(all::add);
+        }
+    }
+
+    private static boolean isSame(RoleShown one, RoleShown other) {
+        return one.page().equals(other.page())
+                && one.path().equals(other.path())
+                && one.family().equals(other.family())
+                && one.weight() == other.weight()
+                && one.faked().equals(other.faked());
+    }
+
     /** All roles, in the order in which they are asked. */
     public List<Result> all() {
         return shown.entrySet().stream()
@@ -55,7 +75,10 @@ public final class SiteRoles {
                 : all.stream().allMatch(RoleShown::asAsked) ? Verdict.AS_ASKED : Verdict.OTHER;
         return new Result(
                 role,
-                all.stream().mapToInt(RoleShown::texts).sum(),
+                all.stream()
+                        .filter(one -> !one.onPhoneOnly())
+                        .mapToInt(RoleShown::texts)
+                        .sum(),
                 (int) all.stream().map(RoleShown::page).distinct().count(),
                 verdict,
                 List.copyOf(all));

@@ -69,7 +69,7 @@ public final class PageReader {
     }
 
     /** Reads a page as somebody's browser shows it. */
-    PageReading read(BrowserReading reading) {
+    public PageReading read(BrowserReading reading) {
         sheets.clear();
         byte[] bytes = reading.document().getBytes(StandardCharsets.UTF_8);
         Resource answer =
@@ -98,10 +98,12 @@ public final class PageReader {
 
     /**
      * How the texts of some roles are shown on the page that was read last, in the order of the roles; those of which there
-     * are no texts have none.
+     * are no texts have none. Nothing for a page that could not be read.
      */
     public List<RolesOnPage.OfRole> roles(PageReading reading, List<AskedRole> roles) {
-        return new RolesOnPage(reading, roles, css -> again(reading, css)).all();
+        return reading.isRead() && !roles.isEmpty()
+                ? new RolesOnPage(reading, roles, css -> again(reading, css)).all()
+                : List.of();
     }
 
     /** The texts of a page as they would be with some CSS at the end of its last style sheet. */

@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param why what keeps the face from being shown, in a sentence; empty for texts that are as asked
  * @param override CSS that shows them as asked when it is added at the end of the page's last style sheet, proven by
  *     working out the page again with it; nothing where CSS alone can't
+ * @param onPhoneOnly whether it is so in a narrow window only
  */
 public record RoleShown(
         String family,
@@ -34,7 +35,14 @@ public record RoleShown(
         boolean asAsked,
         Optional<Winner> winner,
         String why,
-        Optional<String> override) {
+        Optional<String> override,
+        boolean onPhoneOnly) {
+    /** The same, seen in a narrow window only. */
+    public RoleShown asOnPhoneOnly() {
+        return new RoleShown(
+                family, weight, slope, faked, texts, text, path, page, asAsked, winner, why, override, true);
+    }
+
     static RoleShown of(
             String page,
             List<Run> runs,
@@ -56,6 +64,7 @@ public record RoleShown(
                 asAsked,
                 winner,
                 why,
-                override);
+                override,
+                false);
     }
 }

@@ -40,6 +40,9 @@ class CheckController {
         this.onPages = onPages;
     }
 
+    /** The text roles of a site on its pages. */
+    record RoleList(List<RoleOnPages> items) {}
+
     /** The intake that a font was taken into. */
     record TakenIn(String intakeId) {}
 
@@ -67,6 +70,11 @@ class CheckController {
     @GetMapping("/checks/{id}/pages/{position}")
     CheckedText page(@PathVariable String id, @PathVariable int position) {
         return checks.page(id, position);
+    }
+
+    @GetMapping("/checks/{id}/roles")
+    RoleList roles(@PathVariable String id) {
+        return new RoleList(checks.roles(id));
     }
 
     /** Stops a check that is under way. */

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * What a check found on all pages together, as it is kept.
  *
  * @param pack the files of the pack that was the latest then; null if there was none
+ * @param roles the text roles of the site on its pages
  */
 record CheckReport(
         List<PageLine> pages,
@@ -26,7 +27,16 @@ record CheckReport(
         List<PageNote> notes,
         List<ThirdParty> thirdParties,
         List<UsedRole> used,
-        @Nullable PackOnHost pack) {
+        @Nullable PackOnHost pack,
+        List<RoleOnPages> roles) {
+    static final CheckReport NONE =
+            new CheckReport(List.of(), List.of(), List.of(), List.of(), List.of(), null, List.of());
+
+    CheckReport {
+        // Checks that were kept before roles were looked for have none.
+        roles = roles == null ? List.of() : roles;
+    }
+
     /**
      * A page in short.
      *

@@ -3,6 +3,7 @@ package app.unciala.server.check;
 import app.unciala.core.check.CheckedPage;
 import app.unciala.core.check.SitePlan;
 import app.unciala.core.check.SiteReader;
+import app.unciala.core.check.SiteRoles;
 import app.unciala.core.check.ThirdParties;
 import app.unciala.core.check.UsedRoles;
 import app.unciala.core.fetch.Remembered;
@@ -10,7 +11,7 @@ import app.unciala.core.fetch.WebResources;
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.page.Addresses;
-import app.unciala.core.page.PageReading;
+import app.unciala.core.page.AskedRole;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Use;
@@ -26,6 +27,7 @@ import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.pack.PackService.PackFiles;
+import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
@@ -122,6 +124,8 @@ class CheckRunner {
         private final Set<String> ownHosts;
         private final FontGathering fonts;
         private final UsedRoles used = new UsedRoles();
+        private final List<AskedRole> asked;
+        private final SiteRoles roles;
         private final List<PageLine> lines = new ArrayList<>();
         private final List<PageNote> notes = new ArrayList<>();
         private final Map<String, PageRequest> requests = new LinkedHashMap<>();
@@ -135,6 +139,10 @@ class CheckRunner {
             ownHosts = Stream.concat(site.domains().stream(), kept.stream().map(one -> Addresses.host(one.url())))
                     .collect(Collectors.toSet());
             fonts = new FontGathering(store, sketches, families, ownHosts);
+            asked = RoleOnPages.asked(
+                    site,
+                    families.names(site.roles().stream().map(SiteRole::familyId).collect(Collectors.toSet())));
+            roles = new SiteRoles(asked);
         }
 
         void run() throws IOException {
@@ -147,7 +155,8 @@ class CheckRunner {
                     Set.copyOf(site.domains()),
                     kept.stream().map(PageReadingEntity::url).collect(Collectors.toSet()),
                     plan.follows(),
-                    plan.mostPages());
+                    plan.mostPages(),
+                    asked);
             Optional<PackFiles> pack = packs.latestFiles(site.id());
             Optional<PackOnHost> onHost;
             try (WebResources web = new WebResources(plans.rules(site.id()))) {
@@ -171,7 +180,8 @@ class CheckRunner {
                     notes,
                     ThirdParties.of(requests.values(), ownHosts),
                     usedRoles(),
-                    onHost.orElse(null));
+                    onHost.orElse(null),
+                    roles.all().stream().map(RoleOnPages::of).toList());
             transaction.executeWithoutResult(status -> keep(report));
         }
 
@@ -193,8 +203,7 @@ class CheckRunner {
         private void page(PageReadingEntity kept, Resources web) {
             ReadInBrowser browser = new ReadInBrowser(kept.takenBy(), kept.takenAt(), kept.textKept());
             try {
-                PageReading seen = readings.content(kept).read(web);
-                page(new CheckedPage(seen, seen), browser);
+                page(CheckedPage.seen(readings.content(kept), web, asked), browser);
             } catch (IllegalArgumentException | Fault e) {
                 LOG.error("The reading {} cannot be used", kept.id(), e);
                 String why = "what a browser read of it is damaged; read it again";
@@ -213,6 +222,7 @@ class CheckRunner {
             Map<String, String> ofPage = fonts.add(page);
             digests.putAll(ofPage);
             used.add(page.laptop().runs());
+            roles.add(page);
             page.requests().forEach(request -> requests.putIfAbsent(request.url(), request));
             CheckedText text = CheckedText.of(page, ofPage, browser);
             text.notes().stream().limit(Math.max(0, MOST_NOTES - notes.size())).forEach(notes::add);

@@ -264,8 +264,7 @@ public class CheckService {
     @Transactional(readOnly = true)
     public CheckView get(String id) {
         SiteCheckEntity check = find(id);
-        CheckReport report =
-                check.report().orElse(new CheckReport(List.of(), List.of(), List.of(), List.of(), List.of(), null));
+        CheckReport report = check.report().orElse(CheckReport.NONE);
         Optional<SiteCheckEntity> before = checks.findFirstBySiteIdAndStateAndAskedAtBeforeOrderByAskedAtDescIdAsc(
                 check.siteId(), CheckState.DONE, check.askedAt());
         List<FoundFontView> found = fonts(check.siteId(), report.fonts());
@@ -283,6 +282,12 @@ public class CheckService {
                         .filter(any -> check.state() == CheckState.DONE)
                         .map(earlier -> CheckDifference.between(earlier.told(), report.told()))
                         .orElse(new CheckDifference(List.of(), List.of(), List.of(), List.of())));
+    }
+
+    /** The text roles that the site asked for then, on the pages that were read. */
+    @Transactional(readOnly = true)
+    public List<RoleOnPages> roles(String id) {
+        return find(id).report().orElse(CheckReport.NONE).roles();
     }
 
     /** Takes a font that was found into an intake, under the name it was found by. */

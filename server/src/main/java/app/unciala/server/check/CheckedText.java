@@ -29,7 +29,7 @@ public record CheckedText(
         @Schema(types = {"object", "null"}) @Nullable ReadInBrowser browser) {
     static final CheckedText NONE = empty("", null);
     private static final int MOST_RUNS = 1_500;
-    private static final int LONGEST = 600;
+    static final int LONGEST = 600;
 
     /**
      * Who read a page in their own browser.

@@ -111,9 +111,8 @@ public class HeldFamilies {
         Parts.of(ids, part -> files.findAllById(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> found.put(file.id(), file)));
-        Map<String, String> names = new HashMap<>();
-        Parts.of(found.values().stream().map(FaceFileEntity::familyId).toList(), part -> families.findAllById(part)
-                .forEach(family -> names.put(family.id(), family.name())));
+        Map<String, String> names =
+                names(found.values().stream().map(FaceFileEntity::familyId).toList());
         return found.values().stream()
                 .filter(file -> names.containsKey(file.familyId()))
                 .sorted(FaceFileEntity.BY_AGE)
@@ -126,6 +125,14 @@ public class HeldFamilies {
                         file.drawing(),
                         file.codePoints()))
                 .toList();
+    }
+
+    /** The names of families by their ids; those that do not exist are left out. */
+    @Transactional(readOnly = true)
+    public Map<String, String> names(Collection<String> ids) {
+        Map<String, String> names = new HashMap<>();
+        Parts.of(ids, part -> families.findAllById(part).forEach(family -> names.put(family.id(), family.name())));
+        return names;
     }
 
     /** Families as the core compares them; those that do not exist are left out. */

@@ -1,0 +1,160 @@
+package app.unciala.server.check;
+
+import app.unciala.core.check.SiteRoles;
+import app.unciala.core.check.SiteRoles.Verdict;
+import app.unciala.core.css.TextRole;
+import app.unciala.core.css.cascade.TextStyle.CustomProperty;
+import app.unciala.core.css.cascade.Winner.Place;
+import app.unciala.core.page.AskedRole;
+import app.unciala.core.page.RoleShown;
+import app.unciala.server.inventory.SlotView;
+import app.unciala.server.inventory.Texts;
+import app.unciala.server.site.SiteRole;
+import app.unciala.server.site.SiteService.Site;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A text role of a site on the pages that a check read: what is asked, and what its texts are shown in.
+ *
+ * @param role its id, or the name of one of the site's own
+ * @param texts how many texts have it
+ * @param pages on how many pages they are
+ * @param shown what they are shown in, page by page
+ */
+public record RoleOnPages(
+        String role,
+        String label,
+        String selector,
+        int texts,
+        int pages,
+        Verdict verdict,
+        AskedFace asked,
+        List<ShownFace> shown) {
+
+    /** The face that a role asks for, by the name of its family in CSS. */
+    public record AskedFace(String family, double weight, String slope) {}
+
+    /**
+     * Texts of a page that are shown in the same face for the same reason.
+     *
+     * @param faked what the browser fakes: {@code bold}, {@code oblique}
+     * @param text the first of them, and {@code path} where it is
+     * @param winner the declaration that decides otherwise; null for texts that are as asked, and where none speaks of it
+     * @param why what no CSS can change, in a sentence; empty where there is an override
+     * @param override CSS that, added at the end of the page's last style sheet, shows them as asked; null where none does
+     */
+    @Schema(name = "ShownInRole")
+    public record ShownFace(
+            String family,
+            double weight,
+            String slope,
+            List<String> faked,
+            int texts,
+            String page,
+            String text,
+            String path,
+            boolean asAsked,
+            boolean onPhoneOnly,
+            @Schema(types = {"object", "null"}) @Nullable WinningRule winner,
+            String why,
+            @Schema(types = {"string", "null"}) @Nullable String override) {}
+
+    /**
+     * A declaration that decides.
+     *
+     * @param property as it is declared, such as {@code font-family} or {@code font}
+     * @param selector {@code style} for an attribute of that name
+     * @param sheet where it stands; null for the style sheet that browsers bring
+     * @param layer the cascade layer that it stands in, if that has a name
+     * @param via the custom property in which its value is set, if it comes from one
+     */
+    public record WinningRule(
+            String property,
+            String selector,
+            @Schema(types = {"string", "null"}) @Nullable String sheet,
+            int line,
+            String value,
+            boolean important,
+            @Schema(types = {"string", "null"}) @Nullable String layer,
+            @Schema(types = {"string", "null"}) @Nullable String via) {}
+
+    static RoleOnPages of(SiteRoles.Result result) {
+        AskedRole role = result.role();
+        return new RoleOnPages(
+                role.role(),
+                TextRole.of(role.role()).label(),
+                role.selector(),
+                result.texts(),
+                result.pages(),
+                result.verdict(),
+                new AskedFace(role.family(), role.weight(), role.slope().key()),
+                result.shown().stream().map(RoleOnPages::shown).toList());
+    }
+
+    private static ShownFace shown(RoleShown shown) {
+        return new ShownFace(
+                shown.family(),
+                shown.weight(),
+                shown.slope().key(),
+                shown.faked(),
+                shown.texts(),
+                shown.page(),
+                Texts.cut(shown.text(), CheckedText.LONGEST),
+                shown.path(),
+                shown.asAsked(),
+                shown.onPhoneOnly(),
+                shown.winner()
+                        .map(winner -> new WinningRule(
+                                winner.property(),
+                                winner.rule().selector(),
+                                winner.place() == Place.BROWSER
+                                        ? null
+                                        : winner.rule().url(),
+                                winner.rule().line(),
+                                winner.value(),
+                                winner.important(),
+                                winner.layer().orElse(null),
+                                winner.via().stream()
+                                        .reduce((first, last) -> last)
+                                        .map(CustomProperty::name)
+                                        .orElse(null)))
+                        .orElse(null),
+                shown.why(),
+                shown.override().orElse(null));
+    }
+
+    /** The roles that a site asks for, as far as a family is held for them; {@code names} of families by their ids. */
+    static List<AskedRole> asked(Site site, Map<String, String> names) {
+        return site.roles().stream()
+                .flatMap(role -> asked(role, site, Optional.ofNullable(names.get(role.familyId()))).stream())
+                .toList();
+    }
+
+    private static Optional<AskedRole> asked(SiteRole role, Site site, Optional<String> family) {
+        Optional<SlotView> face = role.faces().stream().findFirst();
+        return face.isEmpty() || family.isEmpty()
+                ? Optional.empty()
+                : Optional.of(AskedRole.of(
+                        role.role(),
+                        selector(role, site),
+                        family.get(),
+                        Math.max(face.get().weight(), Math.min(face.get().weightMax(), 400)),
+                        face.get().toSlot().slope()));
+    }
+
+    /** The selector that a pack's rule for it has. */
+    private static String selector(SiteRole role, Site site) {
+        TextRole text = role.textRole();
+        String own = ".type-" + text.key();
+        if (!role.selector().isBlank()) {
+            return role.selector() + ", " + own;
+        }
+        boolean titles = site.roles().stream().anyMatch(one -> one.textRole().equals(TextRole.PAGE_TITLE));
+        String usual = text.equals(TextRole.HEADINGS) && !titles ? "h1, " + text.selector() : text.selector();
+        return usual.isEmpty() ? own : usual + ", " + own;
+    }
+}

@@ -1,0 +1,79 @@
+import { describe, expect, it } from "vitest";
+import type { RoleOnPages, ShownInRole } from "../shared/api/types";
+import { faceShown, otherwise } from "./roles";
+import { roleInWords, whatDecides } from "./words";
+
+const winner = {
+  property: "font-family",
+  selector: "h1",
+  sheet: "https://fernway.example/theme/style.css",
+  line: 12,
+  value: "var(--heading)",
+  important: false,
+  layer: null,
+  via: "--heading",
+};
+const shown: ShownInRole = {
+  family: "Georgia",
+  weight: 700,
+  slope: "upright",
+  faked: [],
+  texts: 2,
+  page: "https://fernway.example/",
+  text: "Wharf",
+  path: "html > body > h1",
+  asAsked: false,
+  onPhoneOnly: false,
+  winner,
+  why: "",
+  override: ":root { --heading: Ostrel, Georgia; }",
+};
+const role: RoleOnPages = {
+  role: "PAGE_TITLE",
+  label: "Page title",
+  selector: "h1",
+  texts: 5,
+  pages: 2,
+  verdict: "OTHER",
+  asked: { family: "Ostrel", weight: 700, slope: "upright" },
+  shown: [shown],
+};
+
+describe("roles on pages", () => {
+  it("are gathered over pages by what they are shown in and why", () => {
+    const other = { ...shown, page: "https://fernway.example/visit", texts: 3 };
+    const phone = { ...shown, onPhoneOnly: true, texts: 9 };
+    const right = { ...shown, asAsked: true };
+    expect(otherwise([shown, right, other, shown, phone])).toEqual([
+      { key: expect.any(String) as string, shown: phone, texts: 9, pages: [shown.page] },
+      { key: expect.any(String) as string, shown, texts: 7, pages: [shown.page, other.page] },
+    ]);
+  });
+
+  it("say what is faked, and where only a phone shows it", () => {
+    expect(faceShown({ ...shown, faked: ["bold", "oblique"], slope: "italic", onPhoneOnly: true })).toBe(
+      "Georgia 700 italic, faked bold, faked italic, on a phone",
+    );
+  });
+
+  it("say the verdict with how many texts there are", () => {
+    expect(roleInWords({ ...role, verdict: "AS_ASKED" })).toBe("As asked: 5 texts on 2 pages");
+    expect(roleInWords(role)).toBe("2 of 5 texts aren’t shown in Ostrel 700");
+    expect(roleInWords({ ...role, texts: 0, verdict: "NOT_FOUND" })).toBe("Not found on these pages (h1)");
+    const onPhone = { ...role, shown: [{ ...shown, onPhoneOnly: true }] };
+    expect(roleInWords(onPhone)).toBe("Not shown in Ostrel 700 on a phone");
+  });
+
+  it("name the declaration that decides, and the custom property behind it", () => {
+    expect(whatDecides(winner)).toBe(
+      "h1 sets font-family: var(--heading), which --heading sets (style.css, line 12)",
+    );
+    expect(whatDecides({ ...winner, selector: "style", via: null, value: "Georgia", important: true })).toBe(
+      "the element’s style attribute sets font-family: Georgia !important (style.css, line 12)",
+    );
+    expect(whatDecides({ ...winner, sheet: null, via: null, value: "monospace", layer: null })).toBe(
+      "the browser’s own style sheet sets font-family: monospace",
+    );
+    expect(whatDecides({ ...winner, via: null, layer: "theme" })).toContain("in the layer theme");
+  });
+});

@@ -1,0 +1,30 @@
+import type { ShownInRole } from "../shared/api/types";
+
+/** Texts of a role that are shown in something else for one reason, over all pages where it is so. */
+export type Otherwise = { key: string; shown: ShownInRole; texts: number; pages: string[] };
+
+/** What is shown otherwise, that of most texts first; the same reason on several pages is one. */
+export function otherwise(shown: ShownInRole[]): Otherwise[] {
+  const found = new Map<string, Otherwise>();
+  for (const one of shown.filter(({ asAsked }) => !asAsked)) {
+    const { family, weight, slope, faked, winner, override, why, onPhoneOnly } = one;
+    const key = JSON.stringify([family, weight, slope, faked, winner, override, why, onPhoneOnly]);
+    const before = found.get(key);
+    if (before) {
+      before.texts += one.texts;
+      before.pages = [...new Set([...before.pages, one.page])];
+    } else {
+      found.set(key, { key, shown: one, texts: one.texts, pages: [one.page] });
+    }
+  }
+  return [...found.values()].sort((a, b) => b.texts - a.texts);
+}
+
+/** A face as it is shown, such as “Georgia 700, faked bold, on a phone”. */
+export function faceShown({ family, weight, slope, faked, onPhoneOnly }: ShownInRole): string {
+  return [
+    `${family} ${weight}${slope === "upright" ? "" : ` ${slope}`}`,
+    ...faked.map((what) => (what === "bold" ? "faked bold" : "faked italic")),
+    ...(onPhoneOnly ? ["on a phone"] : []),
+  ].join(", ");
+}
