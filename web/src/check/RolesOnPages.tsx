@@ -29,7 +29,7 @@ export function RolesOnPages({ checkId }: { checkId: string }) {
   );
 }
 
-const inks = { AS_ASKED: "allowed", OTHER: "rubric", NOT_FOUND: "quiet" };
+const inks = { AS_ASKED: undefined, OTHER: "rubric", NOT_FOUND: "quiet" };
 
 function Role({ role }: { role: RoleOnPages }) {
   return (
