@@ -57,9 +57,6 @@ final class RolesFile {
     }
 
     private static AskedRole role(Map<String, String> fields) {
-        for (String name : List.of("role", "selector", "family")) {
-            require(!fields.getOrDefault(name, "").isBlank(), "each role needs “" + name + "”");
-        }
         String weight = fields.getOrDefault("weight", "400");
         require(
                 weight.matches("\\d{1,4}(\\.\\d+)?")
@@ -68,15 +65,21 @@ final class RolesFile {
                 "weight " + weight + ": write 1 to 1000");
         String slope = fields.getOrDefault("slope", "upright");
         return AskedRole.of(
-                fields.get("role"),
-                fields.get("selector"),
-                fields.get("family"),
+                text(fields, "role"),
+                text(fields, "selector"),
+                text(fields, "family"),
                 Double.parseDouble(weight),
                 Arrays.stream(Slope.values())
                         .filter(one -> one.key().equals(slope))
                         .findFirst()
                         .orElseThrow(() -> new IllegalArgumentException(
                                 "slope “" + slope + "”: write upright, italic or oblique")));
+    }
+
+    private static String text(Map<String, String> fields, String name) {
+        String text = fields.getOrDefault(name, "");
+        require(!text.isBlank(), "each role needs “" + name + "”");
+        return text;
     }
 
     private static void require(boolean holds, String otherwise) {

@@ -5,11 +5,11 @@ import app.unciala.core.css.cascade.Winner;
 import app.unciala.core.css.cascade.Winner.Place;
 import app.unciala.core.page.RoleTexts.RoleText;
 import app.unciala.core.page.RoleTexts.Shown;
-import java.util.ArrayList;
+import com.google.common.collect.Sets;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** How the texts of each role are shown on one page, what decides otherwise, and the CSS that beats it. */
@@ -21,6 +21,9 @@ public final class RolesOnPage {
     private final List<AskedRole> roles;
     private final Function<String, List<Shown>> again;
     private final List<RoleText> texts;
+    /** Two texts may be equal in all that is known of them. */
+    private final IdentityHashMap<Run, RoleText> byRun = new IdentityHashMap<>();
+
     private int tries;
 
     RolesOnPage(PageReading reading, List<AskedRole> roles, Function<String, List<Shown>> again) {
@@ -28,6 +31,7 @@ public final class RolesOnPage {
         this.roles = roles;
         this.again = again;
         texts = new RoleTexts(roles).of(reading.shown());
+        texts.forEach(text -> byRun.put(text.shown().run(), text));
     }
 
     /** The texts of a role by what they are shown in; none where the page has no text of it. */
@@ -43,7 +47,8 @@ public final class RolesOnPage {
     }
 
     private List<RoleShown> shown(AskedRole role) {
-        List<RoleText> own = texts.stream().filter(text -> text.role() == role).toList();
+        List<RoleText> own =
+                texts.stream().filter(text -> text.role().equals(role)).toList();
         return RoleTexts.alike(own).values().stream().map(this::shown).toList();
     }
 
@@ -69,25 +74,20 @@ public final class RolesOnPage {
     }
 
     private boolean isProven(String css, List<RoleText> group) {
-        Map<Run, RoleText> now = new IdentityHashMap<>();
-        List<Shown> shown = again.apply(css);
-        if (shown.size() != reading.shown().size()) {
+        List<Shown> now = again.apply(css);
+        if (now.size() != reading.shown().size()) {
             return false;
         }
-        for (RoleText text : texts) {
-            now.put(text.shown().run(), text);
-        }
-        List<Run> wanted =
-                new ArrayList<>(group.stream().map(text -> text.shown().run()).toList());
-        for (int i = 0; i < shown.size(); i++) {
-            Run before = reading.shown().get(i).run();
-            RoleText role = now.get(before);
-            if (role == null) {
+        Set<Run> wanted = Sets.newIdentityHashSet();
+        group.forEach(text -> wanted.add(text.shown().run()));
+        for (int i = 0; i < now.size(); i++) {
+            Run run = reading.shown().get(i).run();
+            RoleText before = byRun.get(run);
+            if (before == null) {
                 continue;
             }
-            RoleText after = new RoleText(role.role(), shown.get(i), role.at(), role.isEmphasized());
-            boolean isWanted = wanted.stream().anyMatch(run -> run == before);
-            if ((isWanted && !after.isAsFarAsCssGoes()) || (role.isAsAsked() && !after.isAsAsked())) {
+            RoleText after = new RoleText(before.role(), now.get(i), before.at(), before.isEmphasized());
+            if ((wanted.contains(run) && !after.isAsFarAsCssGoes()) || (before.isAsAsked() && !after.isAsAsked())) {
                 return false;
             }
         }

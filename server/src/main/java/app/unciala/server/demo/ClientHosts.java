@@ -102,13 +102,16 @@ class ClientHosts {
 
     /** Whether the checks of the sites look for the hosts where they are not, such as at the port of another start. */
     boolean haveMoved() {
-        return onAir != null
-                && Scenario.sites().stream()
-                        .flatMap(told -> siteId(told.name()).stream())
-                        .findFirst()
-                        .map(id -> plans.get(id).plan().connections().stream()
-                                .anyMatch(connection -> !connection.to().equals(onAir.at())))
-                        .orElse(false);
+        if (onAir == null) {
+            return false;
+        }
+        String at = onAir.at();
+        return Scenario.sites().stream()
+                .flatMap(told -> siteId(told.name()).stream())
+                .findFirst()
+                .map(id -> plans.get(id).plan().connections().stream()
+                        .anyMatch(connection -> !connection.to().equals(at)))
+                .orElse(false);
     }
 
     /** Lets the checks of all sites connect to where the hosts are. */
