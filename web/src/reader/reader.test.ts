@@ -1,5 +1,5 @@
 import { http, HttpResponse } from "msw";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { network } from "../testing/network";
 import { addressOf, collect } from "./collect";
 import { attributesAskedFor, elementsOf, ownElement, styleAttribute, typeOnly } from "./elements";
@@ -8,6 +8,14 @@ import { sent } from "./panel";
 import { addressesIn, plainName } from "./sheets";
 import { asPainted, charactersOf } from "./texts";
 import { words } from "./words";
+
+/** These tests write whole pages; what other files of tests put into the head, such as style elements, comes back after. */
+const { head, body } = document;
+const inHead = [...head.childNodes];
+afterAll(() => {
+  document.documentElement.replaceChildren(head, body);
+  head.replaceChildren(...inHead);
+});
 
 describe("texts", () => {
   it("leave as their characters, once each and in order", () => {
