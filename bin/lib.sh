@@ -81,6 +81,8 @@ stop_running() {
   for group in "${RUNNING[@]}"; do
     kill -- -"$group" 2>/dev/null || true
   done
+  # What they write to is removed only when they have ended.
+  wait "${RUNNING[@]}" 2>/dev/null || true
 }
 
 # Tells that a step is over, and what is left.
