@@ -167,6 +167,29 @@ class CheckTest {
                         .filter(shown -> shown.get("family").asString().equals("Georgia")))
                 .isEmpty();
         assertThat(caller.get("/api/checks/nothing/roles").status()).isEqualTo(404);
+
+        List<Map<String, Object>> odd = List.of(Map.of(
+                "role",
+                "RUNNING_TEXT",
+                "familyId",
+                family,
+                "selector",
+                "p:nonsense",
+                "faces",
+                List.of(Samples.face(400, "upright"))));
+        assertThat(caller.edit("/api/sites/" + site, "", Map.of("roles", odd)).status())
+                .isEqualTo(200);
+        JsonNode unknown = check(site);
+        assertThat(unknown.get("line").get("state").asString())
+                .as("a selector that browsers don't take selects nothing")
+                .isEqualTo("DONE");
+        assertThat(caller.get("/api/checks/" + id(unknown) + "/roles")
+                        .json()
+                        .get("items")
+                        .get(0)
+                        .get("verdict")
+                        .asString())
+                .isEqualTo("NOT_FOUND");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package app.unciala.core.css;
 
 import java.text.Normalizer;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -71,6 +72,19 @@ public record TextRole(String id, String label, String selector) implements Comp
             }
         }
         return own;
+    }
+
+    /**
+     * The elements that carry it on a site: those that the site says, or else the usual ones. Without a role for page titles,
+     * {@code h1} is a heading like the others. A role of one's own may have none.
+     *
+     * @param said the selector that the site says, blank for none
+     * @param all the roles of the site
+     */
+    public String selectorOn(String said, Collection<TextRole> all) {
+        return !said.isBlank()
+                ? said.strip()
+                : equals(HEADINGS) && !all.contains(PAGE_TITLE) ? "h1, " + selector : selector;
     }
 
     /** Whether it is none of the usual ones. */

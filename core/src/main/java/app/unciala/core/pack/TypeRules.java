@@ -145,15 +145,11 @@ final class TypeRules {
         }
     }
 
-    /** Without a role for page titles, {@code h1} is a heading like the others. A role of one's own may have none. */
     String selectors(Role role) {
-        if (!role.setting().selector().isBlank()) {
-            return role.setting().selector().strip();
-        }
-        boolean titles = request.roles().stream().anyMatch(one -> one.role().equals(TextRole.PAGE_TITLE));
-        return role.role().equals(TextRole.HEADINGS) && !titles
-                ? "h1, " + role.role().selector()
-                : role.role().selector();
+        return role.role()
+                .selectorOn(
+                        role.setting().selector(),
+                        request.roles().stream().map(Role::role).toList());
     }
 
     static String weight(Role role) {

@@ -27,13 +27,19 @@ public record AskedRole(
      * @throws IllegalArgumentException if the selector is none that browsers take
      */
     public static AskedRole of(String role, String selector, String family, double weight, Slope slope) {
+        AskedRole asked = orNothing(role, selector, family, weight, slope);
+        if (asked.selectors.isEmpty()) {
+            throw new IllegalArgumentException("“" + selector + "” isn't a selector that browsers take");
+        }
+        return asked;
+    }
+
+    /** A role with its selector; one that browsers don't take selects nothing, as it does in their style sheets. */
+    public static AskedRole orNothing(String role, String selector, String family, double weight, Slope slope) {
         StyleSheet sheet = StyleSheet.read(selector + "{}");
         List<Selector> selectors = sheet.rules().size() == 1
                 ? SelectorParser.read(sheet, sheet.rules().get(0).prelude()).orElse(List.of())
                 : List.of();
-        if (selectors.isEmpty()) {
-            throw new IllegalArgumentException("“" + selector + "” isn't a selector that browsers take");
-        }
         return new AskedRole(role, selector.strip(), selectors, family, weight, slope);
     }
 

@@ -138,7 +138,7 @@ public record RoleOnPages(
         Optional<SlotView> face = role.faces().stream().findFirst();
         return face.isEmpty() || family.isEmpty()
                 ? Optional.empty()
-                : Optional.of(AskedRole.of(
+                : Optional.of(AskedRole.orNothing(
                         role.role(),
                         selector(role, site),
                         family.get(),
@@ -148,13 +148,11 @@ public record RoleOnPages(
 
     /** The selector that a pack's rule for it has. */
     private static String selector(SiteRole role, Site site) {
-        TextRole text = role.textRole();
-        String own = ".type-" + text.key();
-        if (!role.selector().isBlank()) {
-            return role.selector() + ", " + own;
-        }
-        boolean titles = site.roles().stream().anyMatch(one -> one.textRole().equals(TextRole.PAGE_TITLE));
-        String usual = text.equals(TextRole.HEADINGS) && !titles ? "h1, " + text.selector() : text.selector();
-        return usual.isEmpty() ? own : usual + ", " + own;
+        String elements = role.textRole()
+                .selectorOn(
+                        role.selector(),
+                        site.roles().stream().map(SiteRole::textRole).toList());
+        String own = ".type-" + role.textRole().key();
+        return elements.isEmpty() ? own : elements + ", " + own;
     }
 }
