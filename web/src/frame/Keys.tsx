@@ -11,6 +11,10 @@ const ownKeys = "[role=dialog], [role=menu], [role=listbox], [role=combobox]";
 /** Over the page; the focus reaches it a moment after it has opened. */
 const dialog = "[role=dialog]";
 
+function isForAnother(event: KeyboardEvent) {
+  return document.querySelector(dialog) !== null || (event.target as HTMLElement).closest?.(ownKeys) !== null;
+}
+
 /** The single keys and the legend of the signs; `g` and a letter goes to a place, `/` searches, `?` lists them. */
 export function Keys() {
   const navigate = useNavigate();
@@ -20,14 +24,14 @@ export function Keys() {
   const options = {
     enabled,
     useKey: true,
-    ignoreEventWhen: (event: KeyboardEvent) =>
-      document.querySelector(dialog) !== null || (event.target as HTMLElement).closest?.(ownKeys) !== null,
+    ignoreEventWhen: isForAnother,
   };
   useHotkeys(
     places.map(({ key }) => `g>${key}`),
-    (_, { keys }) => {
+    (event, { keys }) => {
       const place = places.find(({ key }) => key === keys?.at(-1));
-      if (place) {
+      // the library asks `ignoreEventWhen` of single keys only
+      if (place && !isForAnother(event)) {
         void navigate(place.to);
       }
     },
