@@ -24,7 +24,10 @@ beforeEach(() => {
   vi.stubGlobal("FontFace", Face);
   Object.defineProperty(document, "fonts", { configurable: true, value: added });
 });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+  vi.unstubAllGlobals();
+  Reflect.deleteProperty(document, "fonts");
+});
 
 const settled = (address: string) =>
   vi.waitFor(() => {
