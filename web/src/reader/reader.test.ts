@@ -13,7 +13,6 @@ import { words } from "./words";
 const { head, body } = document;
 const inHead = [...head.childNodes];
 afterAll(() => {
-  Reflect.deleteProperty(document, "fonts");
   Reflect.deleteProperty(Element.prototype, "checkVisibility");
   document.documentElement.replaceChildren(head, body);
   head.replaceChildren(...inHead);

@@ -1,6 +1,6 @@
 import "@testing-library/jest-dom/vitest";
 import { cleanup, configure } from "@testing-library/react";
-import { afterAll, afterEach, beforeAll, vi } from "vitest";
+import { afterAll, afterEach, beforeAll, beforeEach, vi } from "vitest";
 import { connection } from "../shared/api/connection";
 import { Events } from "./events";
 import { network } from "./network";
@@ -30,6 +30,17 @@ vi.stubGlobal("matchMedia", (media: string) => ({
   removeListener: () => undefined,
 }));
 
+/** No font is ever loaded. */
+const fonts = Object.assign(new Set<FontFace>(), {
+  status: "loading",
+  addEventListener: () => undefined,
+  removeEventListener: () => undefined,
+});
+
+// A test may give the page others.
+beforeEach(() => {
+  Object.defineProperty(document, "fonts", { configurable: true, value: fonts });
+});
 beforeAll(() => network.listen({ onUnhandledRequest: "error" }));
 afterEach(() => {
   cleanup();

@@ -24,10 +24,7 @@ beforeEach(() => {
   vi.stubGlobal("FontFace", Face);
   Object.defineProperty(document, "fonts", { configurable: true, value: added });
 });
-afterEach(() => {
-  vi.unstubAllGlobals();
-  Reflect.deleteProperty(document, "fonts");
-});
+afterEach(() => vi.unstubAllGlobals());
 
 const settled = (address: string) =>
   vi.waitFor(() => {
