@@ -7,7 +7,7 @@ import type { PackOnHost, PageCheck, Role, Site } from "../shared/api/types";
 import { day, listed } from "../shared/parts/format";
 import { shortAddress } from "../shared/parts/address";
 import { fileName } from "./pages";
-import { kindOf, placedRuleInWords, placedWords, roleAdded, words } from "./words";
+import { kindOf, placedRuleInWords, placedInWords, thirdPartyInWords, roleAdded, words } from "./words";
 
 /** What changed since the check before, if there was one. */
 export function Changes({ check }: { check: PageCheck }) {
@@ -52,13 +52,14 @@ export function HostsOfOthers({ hosts }: { hosts: PageCheck["thirdParties"] }) {
       <ul className="bare-list">
         {hosts.map((other) => (
           <li key={other.host}>
-            <b>{other.host}</b>{" "}
+            <b>{other.host}</b> <span>{thirdPartyInWords(other)}</span>{" "}
             <span className="digest quiet">
-              {[...other.styleSheets, ...other.fonts].map(fileName).join(", ")}
+              {[...other.styleSheets, ...other.fonts, ...other.scripts].map(fileName).join(", ")}
             </span>
           </li>
         ))}
       </ul>
+      <p className="quiet small">{words.thirdPartyOwn}</p>
     </>
   );
 }
@@ -107,6 +108,10 @@ export function UsedRoles({ site, used }: { site: Site; used: PageCheck["used"] 
   );
 }
 
+function placedInk(state: string): string | undefined {
+  return state === "SAME" || state === "OLDER" ? undefined : state === "WRONG" ? "rubric" : "ochre";
+}
+
 /** The files of the latest pack against what the pages fetch. */
 export function PlacedPack({ pack }: { pack: PackOnHost }) {
   return (
@@ -116,8 +121,8 @@ export function PlacedPack({ pack }: { pack: PackOnHost }) {
       </h2>
       <ul className="bare-list pack-files">
         {pack.files.map((file) => (
-          <li key={file.path} className={file.state === "SAME" ? undefined : "ochre"}>
-            <span className="digest">{file.path}</span> <span>{placedWords[file.state] ?? file.state}</span>
+          <li key={file.path} className={placedInk(file.state)}>
+            <span className="digest">{file.path}</span> <span>{placedInWords(file)}</span>
             {file.rules.map((rule) => (
               <div key={rule.line} className="placed-rule">
                 <code>{rule.rule}</code>

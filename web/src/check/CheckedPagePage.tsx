@@ -1,3 +1,4 @@
+import { Fragment, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useGet } from "../shared/api/queries";
 import type { CheckedText, PageNote, TextRun } from "../shared/api/types";
@@ -5,11 +6,21 @@ import { useStoredFont } from "../shared/font/storedFont";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { SiteLeaves } from "../shared/layout/SiteLeaves";
 import { Copy } from "../shared/parts/Copy";
+import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { NotHere } from "../shared/states/NotHere";
 import { shortAddress } from "../shared/parts/address";
 import { blocks, fileName, isGivenOtherwise, notesOfNoText, stretches, styleOf } from "./pages";
 import { useChecks } from "./useChecks";
-import { askedInWords, browserInWords, givenInWords, kindOf, pageStanding, words } from "./words";
+import {
+  askedInWords,
+  browserInWords,
+  decidersOf,
+  givenInWords,
+  kindOf,
+  pageStanding,
+  whatDecides,
+  words,
+} from "./words";
 
 /** A page under check: its text as visitors get it, with notes where something else was asked. */
 export function CheckedPagePage() {
@@ -56,6 +67,8 @@ export function CheckedPagePage() {
 
 function Page({ page }: { page: CheckedText }) {
   const files = notesOfNoText(page.runs, page.notes);
+  const [picked, setPicked] = useState<TextRun | null>(null);
+  const texts = useRovingFocus<HTMLDivElement>();
   return (
     <>
       <Line
@@ -65,19 +78,31 @@ function Page({ page }: { page: CheckedText }) {
       >
         <p className="answer">{pageStanding(page)}</p>
         {page.browser?.textKept === false && <p className="quiet small">{words.charactersOnly}</p>}
+        {page.runs.length > 0 && <p className="quiet small">{words.pickText}</p>}
       </Line>
-      <div className="checked-page" aria-label={page.title} role="article">
+      <div className="checked-page" aria-label={page.title} role="article" ref={texts}>
         {stretches(blocks(page.runs, page.notes)).map((part, i) => (
           <Line
             key={i}
-            notes={part[0]?.notes.map((note, n) => (
-              <Note key={n} note={note} run={page.runs.find((run) => run.path === note.path)} />
-            ))}
+            notes={
+              <>
+                {picked && part.some((block) => block.runs.includes(picked)) && <Picked run={picked} />}
+                {part[0]?.notes.map((note, n) => (
+                  <Note key={n} note={note} run={page.runs.find((run) => run.path === note.path)} />
+                ))}
+              </>
+            }
           >
             {part.map((block, b) => (
-              <p key={b} className="checked-block">
+              <p key={b} className="checked-block" data-row>
                 {block.runs.map((run, n) => (
-                  <Run key={n} run={run} notes={page.notes} />
+                  <Run
+                    key={n}
+                    run={run}
+                    notes={page.notes}
+                    picked={run === picked}
+                    onPick={() => setPicked(run === picked ? null : run)}
+                  />
                 ))}
               </p>
             ))}
@@ -88,21 +113,46 @@ function Page({ page }: { page: CheckedText }) {
   );
 }
 
-/** A text in what most of it is painted in. */
-function Run({ run, notes }: { run: TextRun; notes: PageNote[] }) {
+type RunProps = { run: TextRun; notes: PageNote[]; picked: boolean; onPick: () => void };
+
+/** A text in what most of it is shown in; pressed, the margin says what decides on it. */
+function Run({ run, notes, picked, onPick }: RunProps) {
   const [main] = run.given;
   const font = useStoredFont(main?.sha256 ?? undefined);
   const style = styleOf(run, main, font.state === "ready" ? font.name : null);
   return (
     <>
-      {isGivenOtherwise(run, notes) ? (
-        <mark style={style} title={`${words.asked}: ${askedInWords(run)}`}>
-          {run.text}
-        </mark>
-      ) : (
-        <span style={style}>{run.text}</span>
-      )}{" "}
+      <button type="button" className="checked-text" aria-pressed={picked} onClick={onPick} style={style}>
+        {isGivenOtherwise(run, notes) ? (
+          <mark title={`${words.asked}: ${askedInWords(run)}`}>{run.text}</mark>
+        ) : (
+          run.text
+        )}
+      </button>{" "}
     </>
+  );
+}
+
+/** What one picked text asks for, what it is shown in, and the declarations that decide. */
+function Picked({ run }: { run: TextRun }) {
+  const [main] = run.given;
+  return (
+    <div role="status" className="note check-note" aria-label={words.pickedText}>
+      <div className="group">{words.pickedText}</div>
+      <dl className="asked-given">
+        <dt>{words.asked}</dt>
+        <dd>{askedInWords(run)}</dd>
+        <dt>{words.given}</dt>
+        <dd>{main ? givenInWords(main) : ""}</dd>
+        {decidersOf(run).map(({ of, rule }) => (
+          <Fragment key={of}>
+            <dt>{of}</dt>
+            <dd className="small">{rule === null ? words.noDecider : whatDecides(rule)}</dd>
+          </Fragment>
+        ))}
+      </dl>
+      <code className="proof-fix">{run.path}</code>
+    </div>
   );
 }
 

@@ -71,6 +71,7 @@ type Fields = {
   mostPages: string;
   watched: boolean;
   connections: string;
+  ownHosts: string;
   signIns: { host: string; name: string; password: string }[];
 };
 
@@ -84,6 +85,7 @@ function PlanForm({ plan, onSave, onLeave }: FormProps) {
       mostPages: String(plan.mostPages),
       watched: plan.watched,
       connections: typedConnections(plan.connections),
+      ownHosts: plan.ownHosts.join("\n"),
       signIns: plan.signIns.map(({ host, name }) => ({ host, name, password: "" })),
     },
   });
@@ -97,6 +99,7 @@ function PlanForm({ plan, onSave, onLeave }: FormProps) {
       mostPages: Number(fields.mostPages),
       watched: fields.watched,
       connections: connectionsIn(fields.connections),
+      ownHosts: lines(fields.ownHosts),
       signIns: fields.signIns.map(({ host, name, password }) => ({ host, name, password: password || null })),
     }),
   );
@@ -130,6 +133,13 @@ function PlanForm({ plan, onSave, onLeave }: FormProps) {
         <div>
           <TextField id="connections" multiline fullWidth maxRows={8} {...register("connections")} />
           <div className="help">{words.connectionsHelp}</div>
+        </div>
+        <label className="label" htmlFor="own-hosts">
+          {words.ownHosts}
+        </label>
+        <div>
+          <TextField id="own-hosts" multiline fullWidth maxRows={4} {...register("ownHosts")} />
+          <div className="help">{words.ownHostsHelp}</div>
         </div>
         <span className="label">{words.signIns}</span>
         <div>

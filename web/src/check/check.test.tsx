@@ -64,7 +64,16 @@ const found: PageCheck = {
       verdicts: [],
     },
   ],
-  thirdParties: [{ host: "letters.example", styleSheets: ["https://letters.example/a.css"], fonts: [] }],
+  thirdParties: [
+    {
+      host: "letters.example",
+      styleSheets: ["https://letters.example/a.css"],
+      fonts: [],
+      connections: ["https://letters.example/"],
+      scripts: [],
+      texts: 0,
+    },
+  ],
   used: [
     {
       role: "PAGE_TITLE",
@@ -79,10 +88,17 @@ const found: PageCheck = {
     packId: "p1",
     madeAt: "2030-05-01T09:00:00Z",
     files: [
-      { path: "fonts/a.woff2", state: "OTHER", url: "https://fernway.example/a.woff2", rules: [] },
+      {
+        path: "fonts/a.woff2",
+        state: "WRONG",
+        url: "https://fernway.example/a.woff2",
+        rules: [],
+        found: "Harrow Bold",
+      },
       {
         path: "type.css",
         state: "OTHER",
+        found: "",
         url: "https://fernway.example/type.css",
         rules: [
           { line: 3, rule: "h1 { font-weight: 700 }", found: "h1 { font-weight: 400 }", foundLine: 12 },
@@ -110,6 +126,7 @@ const plan: CheckPlan = {
   watched: false,
   connections: [],
   signIns: [{ host: "fernway.example:443", name: "preview", password: null }],
+  ownHosts: ["files.example"],
 };
 
 beforeEach(() =>
@@ -134,7 +151,13 @@ describe("the pages of a site", () => {
       "/sites/s1/pages/0?check=c1",
     );
     expect(screen.getByText("letters.example")).toBeInTheDocument();
-    expect(screen.getAllByText("another file under this name")).toHaveLength(2);
+    expect(
+      screen.getByText("1 style sheet · a connection opened in advance · no text shown in its fonts"),
+    ).toBeInTheDocument();
+    expect(
+      screen.getByText("another file is at its address: Harrow Bold (fernway.example/a.woff2)"),
+    ).toBeInTheDocument();
+    expect(screen.getByText("another version of it is there")).toBeInTheDocument();
     expect(screen.getByText("Line 3 of the pack; on its host, line 12 says:")).toBeInTheDocument();
     expect(screen.getByText("Line 4 of the pack is not there.")).toBeInTheDocument();
     expect(
@@ -351,6 +374,21 @@ describe("a page under check", () => {
             },
           ],
           rule: { url: "https://fernway.example/type.css", line: 12, selector: "h1" },
+          winners: {
+            family: {
+              property: "font",
+              selector: "h1",
+              sheet: "https://fernway.example/type.css",
+              line: 12,
+              value: "700 3rem var(--display)",
+              important: false,
+              layer: null,
+              via: "--display",
+            },
+            weight: null,
+            slope: null,
+            size: null,
+          },
         },
       ],
       notes: [
@@ -368,15 +406,23 @@ describe("a page under check", () => {
       ],
     };
     network.use(http.get("*/api/checks/c1/pages/0", () => HttpResponse.json(text)));
-    await open("/sites/s1/pages/0?check=c1", "Fernway");
+    const { user } = await open("/sites/s1/pages/0?check=c1", "Fernway");
     expect(screen.getByText("Move again", { selector: "mark" })).toHaveAttribute(
       "title",
-      "Asked: Wendlow 700",
+      "Asked for: Wendlow 700",
     );
     const note = screen.getByRole("group", { name: "Faked bold: Wendlow Bold is asked." });
-    expect(note).toHaveTextContent("GivenWendlow 400, bold faked");
+    expect(note).toHaveTextContent("Shown inWendlow 400, bold faked");
     expect(note).toHaveTextContent("h1 (type.css, line 12)");
     expect(within(note).getByText("h1 { font-weight: 400 }")).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Move again", pressed: false }));
+    const picked = screen.getByRole("status", { name: "This text" });
+    expect(picked).toHaveTextContent(
+      "Familyh1 sets font: 700 3rem var(--display), which --display sets (type.css, line 12)",
+    );
+    expect(picked).toHaveTextContent("Weightno rule: the browser’s initial value");
+    await user.click(screen.getByRole("button", { name: "Move again", pressed: true }));
+    expect(screen.queryByRole("status", { name: "This text" })).toBeNull();
   });
 
   it("says when there is no such page", async () => {

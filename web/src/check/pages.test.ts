@@ -52,6 +52,7 @@ function run(path: string, text = "text", more: Partial<TextRun> = {}): TextRun 
     size: 18,
     given: [given],
     rule: null,
+    winners: null,
     ...more,
   };
 }
@@ -247,7 +248,9 @@ describe("a check in words", () => {
       font({ held: null, verdicts: [] }),
       font({ verdicts: [verdict("a.example", "REFUSED", "ended")] }),
     ];
-    const others = [{ host: "b.example", styleSheets: [], fonts: [] }];
+    const others = [
+      { host: "b.example", styleSheets: [], fonts: [], connections: [], scripts: [], texts: 0 },
+    ];
     expect(standing(check([0], { fonts, thirdParties: others }))).toMatch(
       /1 font is not in the inventory\. 1 font is not known to be allowed there\. 1 host of others learns who visits\.$/,
     );
@@ -300,7 +303,7 @@ describe("a check in words", () => {
   });
 
   it("has a word for each kind that the server finds", () => {
-    expect(Object.keys(kindWords)).toHaveLength(25);
+    expect(Object.keys(kindWords)).toHaveLength(26);
   });
 });
 
@@ -308,7 +311,7 @@ describe("what is checked", () => {
   const plan = { addresses: ["https://a.example/"], follows: true, mostPages: 20, watched: false };
 
   it("is told in sentences", () => {
-    expect(planInWords({ ...plan, connections: [], signIns: [] })).toBe(
+    expect(planInWords({ ...plan, connections: [], signIns: [], ownHosts: [] })).toBe(
       "a.example and what it leads to, at most 20 pages. Only when somebody asks for it.",
     );
     expect(
@@ -318,11 +321,12 @@ describe("what is checked", () => {
         watched: true,
         connections: [{ host: "a" }],
         signIns: [{ host: "a" }],
+        ownHosts: ["files.example"],
       }),
     ).toBe(
-      "a.example, and nothing else. Daily, and whenever a pack was placed. 1 host connected to elsewhere. 1 host signed in to.",
+      "a.example, and nothing else. Daily, and whenever a pack was placed. files.example is the site’s own. 1 host connected to elsewhere. 1 host signed in to.",
     );
-    expect(planInWords({ ...plan, addresses: [], connections: [], signIns: [] })).toMatch(
+    expect(planInWords({ ...plan, addresses: [], connections: [], signIns: [], ownHosts: [] })).toMatch(
       /^No page is named\./,
     );
   });

@@ -43,8 +43,9 @@ export const words = {
   ownCopy: "It is held and allowed here, so visitors need not be sent to others:",
   deliver: "deliver your own copy",
   inPack: "in the pack",
-  thirdParties: "Hosts of others",
-  thirdPartiesAre: "each learns the address of every visitor",
+  thirdParties: "Third-party hosts",
+  thirdPartiesAre: "each is sent the address of every visitor",
+  thirdPartyOwn: "One of them is the site’s own file store? Name it under “What is checked”.",
   pack: "The pack on its host",
   changes: "Since the check before",
   appeared: "New",
@@ -68,6 +69,9 @@ export const words = {
   connections: "Connect elsewhere",
   connectionsHelp:
     "For staging hosts: host:port → host:port, one a line. Addresses inside your network need an administrator’s leave in Settings.",
+  ownHosts: "Own hosts",
+  ownHostsHelp:
+    "Hosts that belong to the site besides its domains, such as its file store or CDN, one a line. Leave empty if there are none: every other host counts as a third party.",
   signIns: "Sign-in",
   signInHost: "Host and port",
   signInName: "Name",
@@ -96,8 +100,11 @@ export const words = {
   charactersOnly: "Its texts are reduced to their characters.",
   fix: "What to change",
   copy: "Copy",
-  asked: "Asked",
-  given: "Given",
+  asked: "Asked for",
+  given: "Shown in",
+  pickText: "Pick a text to see which rules decide on its face.",
+  pickedText: "This text",
+  noDecider: "no rule: the browser’s initial value",
   by: "by",
   onPhone: "on a phone only",
   ofPage: "About the files",
@@ -109,6 +116,7 @@ export const words = {
 };
 
 export const kindWords: Record<string, string> = {
+  "own-copy-broken": "Own copy broken",
   "faked-bold": "Faked bold",
   "faked-italic": "Faked italic",
   fallback: "Fallback",
@@ -237,9 +245,53 @@ export function whereInWords(font: FoundFont): string {
 
 export const placedWords: Record<string, string> = {
   SAME: "as in the pack",
-  OTHER: "another file under this name",
+  OTHER: "another version of it is there",
+  WRONG: "another file is at its address",
+  OLDER: "for older browsers",
   NOT_ASKED: "no page asks for it",
 };
+
+/** What became of a file of the pack on its host. */
+export function placedInWords({ state, found, url }: PackOnHost["files"][number]): string {
+  const said = placedWords[state] ?? state;
+  if (state === "WRONG") {
+    return `${said}: ${found === "" ? "no font" : found} (${shortAddress(url ?? "")})`;
+  }
+  return state === "OTHER" && found !== "" ? `${said}: ${found}` : said;
+}
+
+/** What a third-party host is asked for, and what is shown in its fonts. */
+export function thirdPartyInWords({
+  styleSheets,
+  fonts,
+  connections,
+  scripts,
+  texts,
+}: PageCheck["thirdParties"][number]): string {
+  return [
+    styleSheets.length > 0 && count(styleSheets.length, "style sheet"),
+    fonts.length > 0 && count(fonts.length, "font"),
+    connections.length > 0 && "a connection opened in advance",
+    scripts.length > 0 && count(scripts.length, "script"),
+    texts === 0 ? "no text shown in its fonts" : `${count(texts, "text")} shown in its fonts`,
+  ]
+    .filter(Boolean)
+    .join(" · ");
+}
+
+/** What decides on each property of a text. */
+export function decidersOf({
+  winners,
+}: Pick<TextRun, "winners">): { of: string; rule: WinningRule | null }[] {
+  return winners === null
+    ? []
+    : [
+        { of: "Family", rule: winners.family },
+        { of: "Weight", rule: winners.weight },
+        { of: "Slope", rule: winners.slope },
+        { of: "Size", rule: winners.size },
+      ];
+}
 
 /** By whom a page was read in a browser, and when. */
 export function browserInWords({ by, at }: { by: string; at: string }): string {
@@ -312,6 +364,7 @@ export function planInWords(plan: {
   watched: boolean;
   connections: { host: string }[];
   signIns: { host: string }[];
+  ownHosts: string[];
 }): string {
   const named = plan.addresses.map(shortAddress);
   const parts = [
@@ -321,6 +374,8 @@ export function planInWords(plan: {
         ? `${listed(named)} and what ${named.length === 1 ? "it leads" : "they lead"} to, at most ${count(plan.mostPages, "page")}.`
         : `${listed(named)}, and nothing else.`,
     plan.watched ? "Daily, and whenever a pack was placed." : "Only when somebody asks for it.",
+    plan.ownHosts.length > 0 &&
+      `${listed(plan.ownHosts)} ${plan.ownHosts.length === 1 ? "is" : "are"} the site’s own.`,
     plan.connections.length > 0 && `${count(plan.connections.length, "host")} connected to elsewhere.`,
     plan.signIns.length > 0 && `${count(plan.signIns.length, "host")} signed in to.`,
   ];

@@ -224,6 +224,8 @@ final class CheckCommand implements Callable<Integer> {
             json.writeEndArray();
             json.writeName("rule");
             rule(json, style.familyRule());
+            json.writeName("winners");
+            WinnerJson.write(json, style.winners());
         });
     }
 

@@ -1,11 +1,7 @@
 package app.unciala.cli;
 
 import app.unciala.core.check.SiteRoles;
-import app.unciala.core.css.cascade.TextStyle.CustomProperty;
-import app.unciala.core.css.cascade.Winner;
-import app.unciala.core.css.cascade.Winner.Place;
 import app.unciala.core.page.RoleShown;
-import java.util.Optional;
 import tools.jackson.core.JsonGenerator;
 
 /** A text role on the pages as one JSON object, the same as the server's. */
@@ -44,28 +40,9 @@ final class RoleLine {
         json.writeStringProperty("path", shown.path());
         json.writeBooleanProperty("asAsked", shown.asAsked());
         json.writeName("winner");
-        winner(json, shown.winner());
+        WinnerJson.write(json, shown.winner());
         json.writeStringProperty("why", shown.why());
         Json.optional(json, "override", shown.override());
-        json.writeEndObject();
-    }
-
-    private static void winner(JsonGenerator json, Optional<Winner> winner) {
-        if (winner.isEmpty()) {
-            json.writeNull();
-            return;
-        }
-        Winner one = winner.get();
-        json.writeStartObject();
-        json.writeStringProperty("property", one.property());
-        json.writeStringProperty("selector", one.rule().selector());
-        Json.optional(json, "sheet", Optional.of(one.rule().url()).filter(url -> one.place() != Place.BROWSER));
-        json.writeNumberProperty("line", one.rule().line());
-        json.writeStringProperty("value", one.value());
-        json.writeBooleanProperty("important", one.important());
-        Json.optional(json, "layer", one.layer());
-        Json.optional(
-                json, "via", one.via().stream().reduce((first, last) -> last).map(CustomProperty::name));
         json.writeEndObject();
     }
 }

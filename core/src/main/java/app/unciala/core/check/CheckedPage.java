@@ -2,6 +2,8 @@ package app.unciala.core.check;
 
 import app.unciala.core.page.AskedRole;
 import app.unciala.core.page.BrowserReading;
+import app.unciala.core.page.OwnHosts;
+import app.unciala.core.page.PageContact;
 import app.unciala.core.page.PageFinding;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageFont;
@@ -10,6 +12,7 @@ import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.RolesOnPage.OfRole;
+import com.google.common.collect.Sets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,8 +33,8 @@ public record CheckedPage(PageReading laptop, PageReading phone, List<OfRole> ro
     }
 
     /** A page that somebody's own browser read, in the one window that it was seen in. */
-    public static CheckedPage seen(BrowserReading reading, Resources web, List<AskedRole> asked) {
-        PageReader reader = reading.reader(web);
+    public static CheckedPage seen(BrowserReading reading, Resources web, OwnHosts own, List<AskedRole> asked) {
+        PageReader reader = reading.reader(web, own);
         PageReading seen = reader.read(reading);
         return new CheckedPage(seen, seen, reader.roles(seen, asked), List.of());
     }
@@ -77,6 +80,11 @@ public record CheckedPage(PageReading laptop, PageReading phone, List<OfRole> ro
         laptop.requests().forEach(request -> byUrl.putIfAbsent(request.url(), request));
         phone.requests().forEach(request -> byUrl.putIfAbsent(request.url(), request));
         return List.copyOf(byUrl.values());
+    }
+
+    /** Hosts that either gets in touch with by links and scripts. */
+    public Set<PageContact> contacts() {
+        return Sets.union(Set.copyOf(laptop.contacts()), Set.copyOf(phone.contacts()));
     }
 
     /** The fonts that either can use, each address once. */

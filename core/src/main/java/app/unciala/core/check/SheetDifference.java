@@ -6,6 +6,7 @@ import app.unciala.core.css.syntax.StyleSheet.AtRule;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
 import app.unciala.core.css.syntax.StyleSheet.Rule;
 import app.unciala.core.css.syntax.Token;
+import app.unciala.core.sentence.Sentences;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -45,17 +46,13 @@ public record SheetDifference(
             if (!rule.declarations().isEmpty() && !there.contains(sheet.rule(rule))) {
                 Rule instead = byName.get(sheet.name(rule));
                 differences.add(new SheetDifference(
-                        cut(sheet.rule(rule)),
+                        Sentences.shortened(sheet.rule(rule), LONGEST),
                         sheet.line(rule),
-                        instead == null ? null : cut(other.rule(instead)),
+                        instead == null ? null : Sentences.shortened(other.rule(instead), LONGEST),
                         instead == null ? 0 : other.line(instead)));
             }
         }
         return differences;
-    }
-
-    private static String cut(String text) {
-        return text.length() <= LONGEST ? text : text.substring(0, LONGEST) + "…";
     }
 
     /** Rules written so that what means the same is the same text. */

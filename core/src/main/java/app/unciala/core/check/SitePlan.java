@@ -1,6 +1,7 @@
 package app.unciala.core.check;
 
 import app.unciala.core.page.AskedRole;
+import app.unciala.core.page.OwnHosts;
 import java.util.List;
 import java.util.Set;
 
@@ -12,6 +13,7 @@ import java.util.Set;
  * @param elsewhere addresses of pages that are known otherwise, and so are not read
  * @param follows whether pages are found at all
  * @param most how many pages are read, those named among them
+ * @param own hosts of the site besides those of its pages, such as its file store
  * @param roles the text roles that are looked for on each page
  */
 public record SitePlan(
@@ -20,9 +22,10 @@ public record SitePlan(
         Set<String> elsewhere,
         boolean follows,
         int most,
+        OwnHosts own,
         List<AskedRole> roles) {
     public SitePlan(List<String> addresses, Set<String> hosts, Set<String> elsewhere, boolean follows, int most) {
-        this(addresses, hosts, elsewhere, follows, most, List.of());
+        this(addresses, hosts, elsewhere, follows, most, OwnHosts.OF_PAGE, List.of());
     }
 
     public SitePlan {

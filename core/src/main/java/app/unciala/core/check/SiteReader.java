@@ -47,8 +47,8 @@ public final class SiteReader {
         this.plan = plan;
         this.listener = listener;
         resources = new LatestPage(web);
-        laptop = new PageReader(resources, Viewport.LAPTOP);
-        phone = new PageReader(resources, Viewport.PHONE);
+        laptop = new PageReader(resources, Viewport.LAPTOP, plan.own());
+        phone = new PageReader(resources, Viewport.PHONE, plan.own());
         rules = new SiteRules(resources);
     }
 

@@ -1,15 +1,14 @@
 package app.unciala.core.check;
 
-import app.unciala.core.domain.SameSite;
+import app.unciala.core.page.PageContact;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources.Use;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
-/** Hosts of others that a site's pages fetch style sheets or fonts from, and so send the addresses of visitors to. */
+/** Third-party hosts that a site's pages get in touch with for type, and so send the addresses of visitors to. */
 public final class ThirdParties {
     private ThirdParties() {}
 
@@ -18,35 +17,65 @@ public final class ThirdParties {
      *
      * @param styleSheets their addresses
      * @param fonts their addresses
+     * @param connections addresses of links that only open a connection or look up the name
+     * @param scripts addresses that scripts name, from which they may load fonts
+     * @param texts how many texts are shown in its fonts
      */
-    public record ThirdParty(String host, List<String> styleSheets, List<String> fonts) {}
-
-    /** Those of requests that go to no host of the site, nor to one of the same registrable domain; by host. */
-    public static List<ThirdParty> of(Collection<PageRequest> requests, Collection<String> ownHosts) {
-        Map<String, List<PageRequest>> byHost = new TreeMap<>();
-        for (PageRequest request : requests) {
-            String host = request.host();
-            if (isOne(host, ownHosts)) {
-                byHost.computeIfAbsent(host, any -> new ArrayList<>()).add(request);
-            }
+    public record ThirdParty(
+            String host,
+            List<String> styleSheets,
+            List<String> fonts,
+            List<String> connections,
+            List<String> scripts,
+            int texts) {
+        public ThirdParty {
+            // Checks that were kept before links and scripts were looked at have none.
+            connections = connections == null ? List.of() : connections;
+            scripts = scripts == null ? List.of() : scripts;
         }
-        return byHost.entrySet().stream()
-                .map(entry -> new ThirdParty(
-                        entry.getKey(),
-                        addresses(entry.getValue(), Use.STYLE_SHEET),
-                        addresses(entry.getValue(), Use.FONT)))
+
+        public ThirdParty showing(int shown) {
+            return new ThirdParty(host, styleSheets, fonts, connections, scripts, shown);
+        }
+    }
+
+    /**
+     * Those that requests and links go to; by host. How many texts their fonts show is for others to count.
+     *
+     * @param isOne whether a host is a third party
+     */
+    public static List<ThirdParty> of(
+            Collection<PageRequest> requests, Collection<PageContact> contacts, Predicate<String> isOne) {
+        return Stream.concat(
+                        requests.stream().map(PageRequest::host),
+                        contacts.stream().map(PageContact::host))
+                .filter(isOne)
+                .distinct()
+                .sorted()
+                .map(host -> new ThirdParty(
+                        host,
+                        addresses(requests, host, Use.STYLE_SHEET),
+                        addresses(requests, host, Use.FONT),
+                        addresses(contacts, host, kind -> kind != PageContact.Kind.SCRIPT),
+                        addresses(contacts, host, kind -> kind == PageContact.Kind.SCRIPT),
+                        0))
                 .toList();
     }
 
-    /** Whether a host is none of a site's, nor of the same registrable domain as one. */
-    public static boolean isOne(String host, Collection<String> ownHosts) {
-        return !host.isEmpty() && ownHosts.stream().noneMatch(own -> SameSite.of(host, own));
+    private static List<String> addresses(Collection<PageRequest> requests, String host, Use use) {
+        return requests.stream()
+                .filter(request -> request.use() == use && request.host().equals(host))
+                .map(PageRequest::url)
+                .distinct()
+                .sorted()
+                .toList();
     }
 
-    private static List<String> addresses(List<PageRequest> requests, Use use) {
-        return requests.stream()
-                .filter(request -> request.use() == use)
-                .map(PageRequest::url)
+    private static List<String> addresses(
+            Collection<PageContact> contacts, String host, Predicate<PageContact.Kind> kind) {
+        return contacts.stream()
+                .filter(contact -> kind.test(contact.kind()) && contact.host().equals(host))
+                .map(PageContact::url)
                 .distinct()
                 .sorted()
                 .toList();

@@ -60,6 +60,10 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case FOUND_NOT_ALLOWED -> name + " is on pages where it is not allowed";
             case FOUND_NOT_RECORDED ->
                 count(flags, "font on a page is", "fonts on pages are") + " not in the inventory";
+            case ROLE_NOT_REACHED ->
+                count(flags, "text role isn’t", "text roles aren’t") + " shown in the face that was chosen";
+            case OWN_COPY_BROKEN -> count(flags, "site’s own copy is", "sites’ own copies are") + " broken";
+            case WRONG_FILE_THERE -> count(flags, "site has", "sites have") + " another file at the address of a font";
             case FAKED_ON_PAGE -> count(flags, "site shows", "sites show") + " faked bold or italic";
             case NAME_NOT_DECLARED -> count(flags, "site asks", "sites ask") + " for families that nothing declares";
             case FILE_NOT_REACHED -> count(flags, "site has", "sites have") + " files that visitors cannot fetch";

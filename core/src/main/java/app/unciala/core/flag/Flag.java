@@ -32,7 +32,8 @@ public record Flag(
 
     /**
      * What a flag speaks of: the fields that make its identity, those that apply. {@code slot} is the key of a slot,
-     * {@code domain} a host name in ASCII, {@code digest} one of bytes or of a drawing with its format.
+     * {@code domain} a host name in ASCII, {@code digest} one of bytes or of a drawing with its format, {@code role} the id
+     * of a text role, or the name of one of the site's own.
      */
     public record Subject(
             Optional<String> siteId,
@@ -42,8 +43,10 @@ public record Flag(
             Optional<String> domain,
             Optional<Point> point,
             Optional<String> fileId,
-            Optional<String> digest) {
+            Optional<String> digest,
+            Optional<String> role) {
         static final Subject NOTHING = new Subject(
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -62,35 +65,40 @@ public record Flag(
                     NOTHING.domain,
                     NOTHING.point,
                     NOTHING.fileId,
-                    NOTHING.digest);
+                    NOTHING.digest,
+                    NOTHING.role);
         }
 
         Subject family(String id) {
-            return new Subject(siteId, Optional.of(id), licenseId, slot, domain, point, fileId, digest);
+            return new Subject(siteId, Optional.of(id), licenseId, slot, domain, point, fileId, digest, role);
         }
 
         Subject license(Optional<String> id) {
-            return new Subject(siteId, familyId, id, slot, domain, point, fileId, digest);
+            return new Subject(siteId, familyId, id, slot, domain, point, fileId, digest, role);
         }
 
         Subject slot(String key) {
-            return new Subject(siteId, familyId, licenseId, Optional.of(key), domain, point, fileId, digest);
+            return new Subject(siteId, familyId, licenseId, Optional.of(key), domain, point, fileId, digest, role);
         }
 
         Subject domain(String name) {
-            return new Subject(siteId, familyId, licenseId, slot, Optional.of(name), point, fileId, digest);
+            return new Subject(siteId, familyId, licenseId, slot, Optional.of(name), point, fileId, digest, role);
         }
 
         Subject point(Point asked) {
-            return new Subject(siteId, familyId, licenseId, slot, domain, Optional.of(asked), fileId, digest);
+            return new Subject(siteId, familyId, licenseId, slot, domain, Optional.of(asked), fileId, digest, role);
         }
 
         Subject file(String id) {
-            return new Subject(siteId, familyId, licenseId, slot, domain, point, Optional.of(id), digest);
+            return new Subject(siteId, familyId, licenseId, slot, domain, point, Optional.of(id), digest, role);
+        }
+
+        Subject role(String id) {
+            return new Subject(siteId, familyId, licenseId, slot, domain, point, fileId, digest, Optional.of(id));
         }
 
         Subject digest(String text) {
-            return new Subject(siteId, familyId, licenseId, slot, domain, point, fileId, Optional.of(text));
+            return new Subject(siteId, familyId, licenseId, slot, domain, point, fileId, Optional.of(text), role);
         }
     }
 

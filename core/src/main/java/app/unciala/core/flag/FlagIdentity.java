@@ -9,7 +9,7 @@ import java.util.Optional;
 /**
  * The identity of a flag, on which everything hangs that people decide about it. Version 1 is this text:
  *
- * <pre>1|KIND|site=…|family=…|license=…|slot=…|domain=…|point=…|file=…|digest=…</pre>
+ * <pre>1|KIND|site=…|family=…|license=…|slot=…|domain=…|point=…|file=…|digest=…|role=…</pre>
  *
  * The fields stand in this order; those that a flag does not have are left out. In values, {@code %}, {@code |} and
  * {@code =} are written as {@code %25}, {@code %7C} and {@code %3D}. Whoever changes the fields or their order
@@ -33,6 +33,7 @@ final class FlagIdentity {
         add(parts, "point", subject.point().map(Enum::name));
         add(parts, "file", subject.fileId());
         add(parts, "digest", subject.digest());
+        add(parts, "role", subject.role());
         return String.join("|", parts);
     }
 

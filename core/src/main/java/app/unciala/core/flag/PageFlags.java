@@ -1,5 +1,6 @@
 package app.unciala.core.flag;
 
+import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.LatestCheck.Shown;
 import app.unciala.core.flag.LatestCheck.Trouble;
@@ -33,6 +34,8 @@ final class PageFlags {
     static Stream<Flag> of(Snapshot snapshot, Site site) {
         return site.check().stream().flatMap(check -> Stream.of(
                         troubles(site, check),
+                        RoleFlags.of(site, check),
+                        wrongFiles(site, check),
                         thirdParties(site, check),
                         notRecorded(site, check),
                         notAllowed(snapshot, site, check))
@@ -43,6 +46,7 @@ final class PageFlags {
         return Optional.ofNullable(
                 switch (kind) {
                     case FAKED_BOLD, FAKED_ITALIC -> FlagKind.FAKED_ON_PAGE;
+                    case OWN_COPY_BROKEN -> FlagKind.OWN_COPY_BROKEN;
                     case UNDECLARED_FAMILY -> FlagKind.NAME_NOT_DECLARED;
                     case UNREACHABLE, OTHER_ORIGIN, MIXED_CONTENT, NOT_A_STYLE_SHEET -> FlagKind.FILE_NOT_REACHED;
                     case NOT_A_FONT, SHARE_LINK, UNUSABLE_FORMAT, REFUSED_FONT -> FlagKind.NOT_A_FONT_THERE;
@@ -83,6 +87,7 @@ final class PageFlags {
         String title = site.name()
                 + switch (kind) {
                     case FAKED_ON_PAGE -> ": browsers fake a bold or an italic";
+                    case OWN_COPY_BROKEN -> ": its own copy of a font is broken, and a third-party host’s is shown";
                     case NAME_NOT_DECLARED -> " asks for a family that nothing declares";
                     case FILE_NOT_REACHED -> " has files that visitors cannot fetch";
                     case NOT_A_FONT_THERE -> ": something else stands where a font should be";
@@ -103,21 +108,60 @@ final class PageFlags {
                 troubles.stream().map(trouble -> trouble.page() + ": " + trouble.message()));
     }
 
+    /** What was put there by a pack is told by the pack, so that it is one flag whichever page asks for it. */
+    private static Stream<Flag> wrongFiles(Site site, LatestCheck check) {
+        return check.wrongFiles().isEmpty()
+                ? Stream.empty()
+                : Stream.of(flag(
+                        FlagKind.WRONG_FILE_THERE,
+                        site,
+                        Subject.ofSite(site.id()),
+                        site.name() + " has another file at the address of a font",
+                        checked(check) + " found " + check.wrongFiles().get(0)
+                                + more(check.wrongFiles().size() - 1),
+                        check.wrongFiles().stream()));
+    }
+
+    private static String more(int others) {
+        return others == 0
+                ? ""
+                : " So " + (others == 1 ? "is " : "are ") + Sentences.count(others, "other", "others") + ".";
+    }
+
     private static Stream<Flag> thirdParties(Site site, LatestCheck check) {
         return check.thirdParties().stream()
                 .map(other -> flag(
                         FlagKind.THIRD_PARTY,
                         site,
                         Subject.ofSite(site.id()).domain(other.host()),
-                        site.name() + " fetches from " + other.host(),
-                        checked(check) + " found it. The host is sent the address of every visitor; "
-                                + Sentences.listed(Stream.of(
-                                                counted(other.styleSheets(), "style sheet", "style sheets"),
-                                                counted(other.fonts(), "font", "fonts"))
-                                        .flatMap(Optional::stream)
-                                        .toList())
-                                + " could be the site’s own.",
-                        Stream.concat(other.styleSheets().stream(), other.fonts().stream())));
+                        site.name() + (isFetched(other) ? " fetches from " : " gets in touch with ") + other.host(),
+                        checked(check) + " found it. The host is sent the address of every visitor"
+                                + (isFetched(other)
+                                        ? "; "
+                                                + Sentences.listed(Stream.of(
+                                                                counted(
+                                                                        other.styleSheets(),
+                                                                        "style sheet",
+                                                                        "style sheets"),
+                                                                counted(other.fonts(), "font", "fonts"))
+                                                        .flatMap(Optional::stream)
+                                                        .toList())
+                                                + " could be the site’s own."
+                                        : ", though no font comes from it.")
+                                + paints(other),
+                        Stream.of(other.styleSheets(), other.fonts(), other.connections(), other.scripts())
+                                .flatMap(List::stream)));
+    }
+
+    private static boolean isFetched(ThirdParty other) {
+        return !other.styleSheets().isEmpty() || !other.fonts().isEmpty();
+    }
+
+    /** Whether its links can go at once, or something has to take the place of its fonts first. */
+    private static String paints(ThirdParty other) {
+        return other.texts() == 0
+                ? " No text is shown in its fonts: what loads them can be removed."
+                : " " + Sentences.count(other.texts(), "text is", "texts are") + " shown in its fonts.";
     }
 
     private static Optional<String> counted(List<String> addresses, String one, String many) {

@@ -1,6 +1,7 @@
 package app.unciala.core.license;
 
 import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.sentence.Sentences;
 import java.math.BigDecimal;
 import java.text.BreakIterator;
 import java.time.DateTimeException;
@@ -121,11 +122,11 @@ public final class TermsReader {
             String place = page.number() == 0 ? "" : "page " + page.number();
             for (String sentence : sentences(page.text())) {
                 if (left-- > 0) {
-                    reader.read(sentence, new Quote(shortened(sentence), place));
+                    reader.read(sentence, new Quote(Sentences.shortened(sentence, LONGEST_QUOTE), place));
                 }
             }
             LicenseText.recognize(page.text()).ifPresent(open -> {
-                Quote quote = new Quote(shortened(open.quote()), place);
+                Quote quote = new Quote(Sentences.shortened(open.quote(), LONGEST_QUOTE), place);
                 reader.propose(Term.SPDX, open.license().spdx(), quote);
                 reader.replace(Term.BASIS, Basis.OPEN.name(), quote);
             });
@@ -319,10 +320,6 @@ public final class TermsReader {
 
     private static String digits(String written) {
         return written.replaceAll("\\D", "");
-    }
-
-    private static String shortened(String sentence) {
-        return sentence.length() <= LONGEST_QUOTE ? sentence : sentence.substring(0, LONGEST_QUOTE - 1) + "…";
     }
 
     /** The sentences of a text. Lines of one paragraph are one line; a line with a label, such as "Domains:", is its own. */

@@ -140,18 +140,18 @@ public record BrowserReading(
 
     /** The page as it was seen, in the window it was seen in; what is not among its files is asked of {@code web}. */
     public PageReading read(Resources web) {
-        return reader(web).read(this);
+        return reader(web, OwnHosts.OF_PAGE).read(this);
     }
 
     /** What reads it. */
-    public PageReader reader(Resources web) {
+    public PageReader reader(Resources web, OwnHosts own) {
         Map<String, Resource> known = new HashMap<>();
         files.forEach(file -> known.putIfAbsent(file.address(), file.resource()));
         Resources resources = (url, use) -> {
             Resource answer = known.get(url);
             return answer == null ? web.get(url, use) : answer;
         };
-        return new PageReader(resources, new Viewport(window.width(), window.height()));
+        return new PageReader(resources, new Viewport(window.width(), window.height()), own);
     }
 
     private static void given(String what, @Nullable Object value) {

@@ -1,6 +1,5 @@
 package app.unciala.core.page;
 
-import app.unciala.core.domain.SameSite;
 import app.unciala.core.page.PageDocument.Preload;
 import app.unciala.core.page.PageFaces.PageFace;
 import app.unciala.core.page.PageFinding.Kind;
@@ -25,15 +24,17 @@ import java.util.stream.Stream;
 /** The way to the font files of a page, and what is declared or fetched for nothing. */
 final class FileFindings {
     private final String page;
+    private final OwnHosts own;
     private final List<PageFinding> found = new ArrayList<>();
 
-    private FileFindings(String page) {
+    private FileFindings(String page, OwnHosts own) {
         this.page = page;
+        this.own = own;
     }
 
     static Stream<PageFinding> find(
-            String page, PageFaces faces, PageFonts fonts, PageDocument document, List<Run> runs) {
-        FileFindings findings = new FileFindings(page);
+            String page, PageFaces faces, PageFonts fonts, PageDocument document, List<Run> runs, OwnHosts own) {
+        FileFindings findings = new FileFindings(page, own);
         fonts.all().forEach(findings::look);
         findings.twice(faces, fonts);
         Set<String> given = runs.stream()
@@ -50,6 +51,7 @@ final class FileFindings {
             findings.unused(faces, fonts, painted);
             findings.preloads(document, painted);
         }
+        findings.brokenCopies(faces, fonts, runs);
         return findings.found.stream();
     }
 
@@ -79,7 +81,7 @@ final class FileFindings {
             return;
         }
         Resource answer = tried.answer();
-        thirdParty(page, answer.url(), "font").ifPresent(found::add);
+        ContactFindings.fetched(page, answer.url(), "font", own).ifPresent(found::add);
         boolean another = !Addresses.origin(tried.url()).equals(Addresses.origin(page));
         if (!Addresses.isSecure(page) && tried.url().startsWith("http:") && another && !isLocal(tried.url())) {
             add(
@@ -201,17 +203,29 @@ final class FileFindings {
         }
     }
 
-    /** What is fetched from a host of others: visitors' addresses go along. */
-    static Optional<PageFinding> thirdParty(String page, String url, String what) {
-        String host = Addresses.host(url);
-        String own = Addresses.host(page);
-        boolean others = !host.isEmpty() && !own.isEmpty() && !SameSite.of(host, own);
-        return others
-                ? Optional.of(PageFinding.of(
-                        Kind.THIRD_PARTY,
-                        "A " + what + " comes from " + host + ", which is sent the address of every visitor.",
-                        Optional.empty()))
-                : Optional.empty();
+    /**
+     * Faces whose own files fail while a third-party host's file of the same family is shown, which hides it. Files that the
+     * page has not asked for, as another rule comes first, are asked for here.
+     */
+    private void brokenCopies(PageFaces faces, PageFonts fonts, List<Run> runs) {
+        Map<String, String> others = new HashMap<>();
+        runs.stream().flatMap(run -> run.given().stream()).forEach(given -> given.url()
+                .filter(url -> own.isThirdParty(page, url))
+                .ifPresent(url -> others.putIfAbsent(given.family().toLowerCase(Locale.ROOT), url)));
+        for (PageFace face : faces.all()) {
+            String other = others.get(face.family().toLowerCase(Locale.ROOT));
+            boolean isOwn = !face.urls().isEmpty()
+                    && face.urls().stream().noneMatch(url -> Addresses.isInline(url) || own.isThirdParty(page, url));
+            if (other != null && isOwn && fonts.loaded(face).isEmpty()) {
+                add(
+                        Kind.OWN_COPY_BROKEN,
+                        "The site’s own copy of " + face.family() + " "
+                                + face.slot().label() + " can’t be used ("
+                                + face.urls().get(0) + ": " + fonts.why(face) + "); visitors see the one from "
+                                + Addresses.host(other) + " instead.",
+                        Optional.empty());
+            }
+        }
     }
 
     private static boolean isLocal(String url) {

@@ -9,6 +9,7 @@ import java.nio.charset.IllegalCharsetNameException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -30,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param base what addresses in it are relative to
  * @param title what it calls itself, empty if it does not
+ * @param contacts hosts that it gets in touch with by links and scripts
  * @param links the addresses that it leads to, each once, without their fragments
  * @param quirks whether it has no document type, and so is read as pages were long ago
  * @param isCut whether it has more elements than are read
@@ -39,6 +41,7 @@ record PageDocument(
         List<Text> texts,
         List<SheetLink> sheets,
         List<Preload> preloads,
+        List<PageContact> contacts,
         String base,
         String title,
         List<String> links,
@@ -126,6 +129,7 @@ record PageDocument(
                 reading.preloads().stream()
                         .map(preload -> new Preload(preload.address(), "font", preload.crossOrigin(), 1))
                         .toList(),
+                contacts,
                 reading.base(),
                 reading.title().strip(),
                 links,
@@ -147,6 +151,7 @@ record PageDocument(
         private final List<Text> texts = new ArrayList<>();
         private final List<SheetLink> sheets = new ArrayList<>();
         private final List<Preload> preloads = new ArrayList<>();
+        private final Set<PageContact> contacts = new LinkedHashSet<>();
         private @Nullable String base;
         private final List<String> links = new ArrayList<>();
         private int elements;
@@ -165,6 +170,7 @@ record PageDocument(
                     texts,
                     sheets,
                     preloads,
+                    List.copyOf(contacts),
                     base(),
                     document.title().strip(),
                     links.stream()
@@ -181,7 +187,6 @@ record PageDocument(
 
         private void walk(org.jsoup.nodes.Element from, Element to, int depth) {
             boolean silent = WITHOUT_TEXT.contains(to.tag())
-                    || (to.tag().equals("option") && isInMenu(to))
                     || (to.tag().equals("object") && to.has("data"))
                     || (to.tag().equals("details") && !to.has("open"));
             pseudo(to, "before");
@@ -209,18 +214,6 @@ record PageDocument(
             text(text, to, silent);
             field(to);
             pseudo(to, "after");
-        }
-
-        /** Whether an option stands in a list that is closed, where only the chosen one is shown, in the list's own way. */
-        private static boolean isInMenu(Element option) {
-            for (Optional<Element> e = option.parent();
-                    e.isPresent();
-                    e = e.get().parent()) {
-                if (e.get().tag().equals("select")) {
-                    return !e.get().has("multiple") && !e.get().has("size");
-                }
-            }
-            return false;
         }
 
         private void text(StringBuilder text, Element in, boolean silent) {
@@ -283,6 +276,9 @@ record PageDocument(
                     }
                 }
                 case "link" -> link(element);
+                case "script" ->
+                    contacts.addAll(
+                            PageContact.ofScript(element.attribute("src").orElse(""), from.data(), base()));
                 default -> {}
             }
         }
@@ -303,6 +299,14 @@ record PageDocument(
                     && isCss(element)) {
                 sheets.add(new SheetLink(
                         Optional.of(address), "", element.attribute("media").orElse(""), element.line()));
+            }
+            if (relations.contains("preconnect") || relations.contains("dns-prefetch")) {
+                Addresses.resolved(address, base())
+                        .ifPresent(url -> contacts.add(new PageContact(
+                                url,
+                                relations.contains("preconnect")
+                                        ? PageContact.Kind.PRECONNECT
+                                        : PageContact.Kind.DNS_PREFETCH)));
             }
             if (relations.contains("preload")) {
                 preloads.add(new Preload(

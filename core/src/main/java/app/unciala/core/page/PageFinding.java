@@ -28,6 +28,7 @@ public record PageFinding(
 
     /** What can be wrong. */
     public enum Kind {
+        OWN_COPY_BROKEN(Severity.ERROR),
         FAKED_BOLD(Severity.ERROR),
         FAKED_ITALIC(Severity.ERROR),
         FALLBACK(Severity.ERROR),

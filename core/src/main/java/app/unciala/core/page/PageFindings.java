@@ -18,6 +18,7 @@ final class PageFindings {
             PageFaces faces,
             PageFonts fonts,
             List<Resource> sheets,
+            OwnHosts own,
             boolean givenUp) {
         Stream<PageFinding> gaveUp = givenUp || document.isCut()
                 ? Stream.of(PageFinding.of(
@@ -28,8 +29,9 @@ final class PageFindings {
                 : Stream.empty();
         return Stream.of(
                         RunFindings.find(runs, faces),
-                        FileFindings.find(page, faces, fonts, document, runs),
-                        SheetFindings.find(page, sheets),
+                        FileFindings.find(page, faces, fonts, document, runs, own),
+                        SheetFindings.find(page, sheets, own),
+                        ContactFindings.find(page, document.contacts(), own),
                         gaveUp)
                 .flatMap(found -> found)
                 .distinct()

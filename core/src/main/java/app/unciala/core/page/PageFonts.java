@@ -71,6 +71,11 @@ final class PageFonts {
         return Optional.empty();
     }
 
+    /** Why no file of a face can be used, by its first. */
+    String why(PageFace face) {
+        return face.urls().stream().findFirst().map(url -> tried(url).why()).orElse("it has no file");
+    }
+
     /** All that was fetched, in the order of asking. */
     List<Tried> all() {
         return List.copyOf(byUrl.values());

@@ -41,14 +41,21 @@ public final class PageReader {
 
     private final Resources resources;
     private final Viewport viewport;
+    private final OwnHosts own;
     private final Map<String, Resource> sheets = new LinkedHashMap<>();
     private final IdentityHashMap<Resource, Sheet> parsed = new IdentityHashMap<>();
     private final IdentityHashMap<Resource, FontFile> opened = new IdentityHashMap<>();
 
     /** A reader of pages that share style sheets and fonts, which are read once as far as the resources give them once. */
     public PageReader(Resources resources, Viewport viewport) {
+        this(resources, viewport, OwnHosts.OF_PAGE);
+    }
+
+    /** The same for a site that has hosts of its own besides those of its pages. */
+    public PageReader(Resources resources, Viewport viewport, OwnHosts own) {
         this.resources = resources;
         this.viewport = viewport;
+        this.own = own;
     }
 
     /** Reads one page. */
@@ -93,6 +100,7 @@ public final class PageReader {
                 faces,
                 fonts,
                 List.copyOf(sheets.values()),
+                own,
                 cascade.isSpent() || styles.isCut());
     }
 

@@ -17,6 +17,7 @@ public final class PageReading {
     private final String title;
     private final List<String> links;
     private final List<PageRequest> requests;
+    private final List<PageContact> contacts;
     private final List<PageFont> used;
 
     PageReading(
@@ -27,6 +28,7 @@ public final class PageReading {
             PageFaces faces,
             PageFonts fonts,
             List<Resource> sheets,
+            OwnHosts own,
             boolean givenUp) {
         this.url = url;
         this.answer = answer;
@@ -37,8 +39,9 @@ public final class PageReading {
         title = document.title();
         links = document.links();
         requests = PageRequest.of(sheets, fonts.all());
+        contacts = document.contacts();
         used = PageFont.of(fonts.all());
-        findings = PageFindings.find(answer.url(), runs, document, faces, fonts, sheets, givenUp);
+        findings = PageFindings.find(answer.url(), runs, document, faces, fonts, sheets, own, givenUp);
     }
 
     private PageReading(String url, Resource answer) {
@@ -51,6 +54,7 @@ public final class PageReading {
         title = "";
         links = List.of();
         requests = List.of();
+        contacts = List.of();
         used = List.of();
         findings = List.of(PageFinding.of(
                 PageFinding.Kind.UNREACHABLE, "The page cannot be read: " + answer.why() + ".", Optional.empty()));
@@ -88,6 +92,11 @@ public final class PageReading {
     /** The style sheets and fonts that showing it asks for, in the order of asking. */
     public List<PageRequest> requests() {
         return requests;
+    }
+
+    /** Hosts that it gets in touch with by links and scripts, those of the site among them. */
+    public List<PageContact> contacts() {
+        return contacts;
     }
 
     /** The fonts that could be used, each address once. */

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 final class SheetFindings {
     private SheetFindings() {}
 
-    static Stream<PageFinding> find(String page, List<Resource> sheets) {
+    static Stream<PageFinding> find(String page, List<Resource> sheets, OwnHosts own) {
         List<PageFinding> found = new ArrayList<>();
         for (Resource sheet : sheets) {
             if (!sheet.isFound()) {
@@ -27,7 +27,7 @@ final class SheetFindings {
                                 + ", and browsers do not use it.",
                         Optional.of("Content-Type: text/css")));
             }
-            FileFindings.thirdParty(page, sheet.url(), "style sheet").ifPresent(found::add);
+            ContactFindings.fetched(page, sheet.url(), "style sheet", own).ifPresent(found::add);
         }
         return found.stream();
     }

@@ -39,6 +39,11 @@ public final class Sentences {
         return String.format(Locale.US, "%,d %s", count, count == 1 ? one : many);
     }
 
+    /** A text of at most so many characters, with “…” for what is left out. */
+    public static String shortened(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
+    }
+
     /** Names in a row: “a”, “a and b”, “a, b, and c”. */
     public static String listed(List<String> names) {
         int last = names.size() - 1;

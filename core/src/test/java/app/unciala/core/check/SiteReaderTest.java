@@ -9,6 +9,8 @@ import app.unciala.core.check.CheckedPage.Seen;
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.fetch.Remembered;
+import app.unciala.core.page.OwnHosts;
+import app.unciala.core.page.PageContact;
 import app.unciala.core.page.PageFinding.Kind;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
@@ -217,12 +219,29 @@ class SiteReaderTest {
                         request("https://letters.example/b.css", Use.STYLE_SHEET),
                         request("https://letters.example/a.woff2", Use.FONT),
                         request("https://letters.example/a.woff2", Use.FONT)),
-                List.of("www.client.example", "client-fonts.example"));
+                List.of(
+                        new PageContact("https://letters.example", PageContact.Kind.PRECONNECT),
+                        new PageContact("https://counter.example", PageContact.Kind.DNS_PREFETCH),
+                        new PageContact("https://store.example/a/fonts.js", PageContact.Kind.SCRIPT)),
+                host -> new OwnHosts(Set.of("store.example"))
+                        .isThirdParty(host, List.of("www.client.example", "client-fonts.example")));
         assertThat(others)
-                .containsExactly(new ThirdParty(
-                        "letters.example",
-                        List.of("https://letters.example/b.css"),
-                        List.of("https://letters.example/a.woff2")));
+                .as("the site's own file store is no third party")
+                .containsExactly(
+                        new ThirdParty(
+                                "counter.example",
+                                List.of(),
+                                List.of(),
+                                List.of("https://counter.example"),
+                                List.of(),
+                                0),
+                        new ThirdParty(
+                                "letters.example",
+                                List.of("https://letters.example/b.css"),
+                                List.of("https://letters.example/a.woff2"),
+                                List.of("https://letters.example"),
+                                List.of(),
+                                0));
     }
 
     @Test

@@ -6,7 +6,10 @@ import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.domain.DomainPattern;
+import app.unciala.core.flag.LatestCheck.Decider;
+import app.unciala.core.flag.LatestCheck.OtherRole;
 import app.unciala.core.flag.LatestCheck.Shown;
+import app.unciala.core.flag.LatestCheck.ShownInstead;
 import app.unciala.core.flag.LatestCheck.Trouble;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.flag.Snapshot.Family;
@@ -44,6 +47,8 @@ class PageFlagsTest {
     private final List<Trouble> troubles = new ArrayList<>();
     private final List<ThirdParty> others = new ArrayList<>();
     private final List<Shown> shown = new ArrayList<>();
+    private final List<OtherRole> roles = new ArrayList<>();
+    private final List<String> wrongFiles = new ArrayList<>();
     private final List<Ask> asks = new ArrayList<>();
     private Clause throughOthers = Clause.REFUSED;
 
@@ -54,6 +59,7 @@ class PageFlagsTest {
 
     @ParameterizedTest
     @CsvSource({
+        "OWN_COPY_BROKEN, OWN_COPY_BROKEN, MISSING, STOP",
         "FAKED_BOLD, FAKED_ON_PAGE, MISSING, STOP",
         "FAKED_ITALIC, FAKED_ON_PAGE, MISSING, STOP",
         "UNDECLARED_FAMILY, NAME_NOT_DECLARED, MISSING, STOP",
@@ -97,7 +103,13 @@ class PageFlagsTest {
 
     @Test
     void eachHostOfOthersIsAFlagOfPrivacy() {
-        others.add(new ThirdParty("letters.example", List.of("https://letters.example/a.css"), List.of("f1", "f2")));
+        others.add(new ThirdParty(
+                "letters.example",
+                List.of("https://letters.example/a.css"),
+                List.of("f1", "f2"),
+                List.of("https://letters.example/"),
+                List.of(),
+                12));
         Flag flag = only(FlagKind.THIRD_PARTY);
         assertThat(flag.kind().group()).isEqualTo(FlagGroup.PRIVACY);
         assertThat(flag.title()).isEqualTo("Tarn fetches from letters.example");
@@ -139,6 +151,41 @@ class PageFlagsTest {
         assertThat(flags()).isEmpty();
     }
 
+    @Test
+    void aRoleThatPagesShowOtherwiseIsAFlagOfItsOwnWithWhatDecides() {
+        Decider theme = new Decider(
+                "font-family",
+                "var(--heading), serif",
+                ".theme h2",
+                Optional.of("https://tarn.example/css/theme.css"),
+                12);
+        roles.add(new OtherRole(
+                "HEADINGS",
+                "Headings",
+                "Harrow",
+                700,
+                Slope.UPRIGHT,
+                List.of(
+                        new ShownInstead(
+                                PAGE, 2, "Harrow", 400, List.of("bold"), Optional.empty(), "There is no file."),
+                        new ShownInstead(PAGE + "b", 5, "Georgia", 700, List.of(), Optional.of(theme), ""))));
+        Flag flag = only(FlagKind.ROLE_NOT_REACHED);
+        assertThat(flag.title()).isEqualTo("Headings on Tarn: not shown in Harrow 700");
+        assertThat(flag.reason())
+                .isEqualTo("The check of May 9, 2030 found 7 texts in Georgia 700 and Harrow 400, faked bold."
+                        + " “.theme h2” (theme.css, line 12) decides: font-family: var(--heading), serif.");
+        assertThat(flag.identity()).isEqualTo("1|ROLE_NOT_REACHED|site=s|role=HEADINGS");
+        assertThat(flag.evidence()).hasSize(2).contains(PAGE + "b: 5 texts in Georgia 700");
+    }
+
+    @Test
+    void anotherFileAtTheAddressOfAFontIsOneFlag() {
+        wrongFiles.add("Harrow Bold at https://tarn.example/harrow.woff2, where harrow.woff2 of the pack belongs.");
+        assertThat(only(FlagKind.WRONG_FILE_THERE).reason())
+                .isEqualTo("The check of May 9, 2030 found Harrow Bold at https://tarn.example/harrow.woff2, where"
+                        + " harrow.woff2 of the pack belongs.");
+    }
+
     private static Shown shown(Optional<String> family, String host, boolean fromOthers) {
         return new Shown(
                 "Harrow Regular",
@@ -167,7 +214,7 @@ class PageFlagsTest {
                                 .map(host -> Place.live(DomainName.parse(host)))
                                 .toList(),
                         asks)
-                .with(new LatestCheck(TODAY.minusDays(1), 2, troubles, others, shown));
+                .with(new LatestCheck(TODAY.minusDays(1), 2, troubles, others, shown, roles, wrongFiles));
         License license = License.named("l", "The license")
                 .covers(List.of(new Coverage("f", List.of())))
                 .acts(Map.of(Act.SERVE, Clause.GRANTED, Act.THIRD_PARTY, throughOthers))

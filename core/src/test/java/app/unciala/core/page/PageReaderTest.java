@@ -19,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -247,6 +248,58 @@ class PageReaderTest {
     }
 
     @Test
+    void anOwnCopyThatFailsIsToldThoughAThirdPartyHidesIt() {
+        String url = "https://cdn.other.example/r.ttf";
+        host.put(url, font(url, REGULAR, Map.of("access-control-allow-origin", "*")));
+        serve("bold.ttf", BOLD);
+        String page = "<!doctype html><style>@font-face { font-family: A; src: url(own.ttf) }"
+                + " @font-face { font-family: A; src: url(bold.ttf); font-weight: 700 }"
+                + " @font-face { font-family: a; src: url(" + url + ") }"
+                + " p { font-family: A, serif }</style><p>one</p>";
+        assertThat(told(read(page), Kind.OWN_COPY_BROKEN))
+                .containsExactly("The site’s own copy of A Regular can’t be used (https://client.example/a/own.ttf: "
+                        + "the server answers 404); visitors see the one from cdn.other.example instead.");
+        serve("own.ttf", REGULAR);
+        assertThat(told(read(page), Kind.OWN_COPY_BROKEN)).isEmpty();
+    }
+
+    @Test
+    void connectionsAndScriptsTellAThirdPartyOfAVisit() {
+        String page = """
+                <!doctype html><link rel=preconnect href="https://fonts.other.example"><link rel="dns-prefetch" href="//names.example">
+                <link rel=preconnect href="https://store.example"><link rel=preconnect href="https://cdn.client.example">
+                <script src="https://loader.example/fontload.js"></script><script src="https://count.example/a.js"></script>
+                <script>add('https://files.example/a.woff2'); add("/own.woff2"); go("https://shop.example/buy")</script><p>x""";
+        PageReading reading = new PageReader(
+                        serving(
+                                page.getBytes(StandardCharsets.UTF_8),
+                                Map.of("content-type", "text/html; charset=utf-8")),
+                        Viewport.LAPTOP,
+                        new OwnHosts(Set.of("store.example")))
+                .read(PAGE);
+        assertThat(told(reading, Kind.THIRD_PARTY))
+                .hasSize(4)
+                .anyMatch(said -> said.startsWith("A preconnect link opens a connection to fonts.other.example"))
+                .anyMatch(said -> said.startsWith("A dns-prefetch link looks up names.example"))
+                .anyMatch(said -> said.startsWith("A script names https://loader.example/fontload.js"))
+                .anyMatch(said -> said.startsWith("A script names https://files.example/a.woff2"));
+    }
+
+    @Test
+    void choicesOfAMenuAreTexts() {
+        assertThat(runs("<!doctype html><p>x</p><select><option>Small<option>Large</select>"))
+                .extracting(Run::text)
+                .containsExactly("x", "Small", "Large");
+    }
+
+    private static List<String> told(PageReading reading, Kind kind) {
+        return reading.findings().stream()
+                .filter(finding -> finding.kind() == kind)
+                .map(PageFinding::message)
+                .toList();
+    }
+
+    @Test
     void fontsInDataUrlsAreToldApart() {
         PageReading reading = read("<!doctype html><style>@font-face { font-family: A; src: url(" + inlined(REGULAR)
                 + ") } @font-face { font-family: B; src: url(" + inlined(BOLD)
@@ -362,17 +415,19 @@ class PageReaderTest {
         return read(html).runs();
     }
 
+    /** The host with a page at its address. */
+    private Resources serving(byte[] html, Map<String, String> headers) {
+        Resource page = new Resource(PAGE, 200, headers, html, Optional.empty());
+        return (url, use) -> url.equals(PAGE)
+                ? page
+                : host.getOrDefault(url, new Resource(url, 404, Map.of(), new byte[0], Optional.empty()));
+    }
+
     private PageReading read(String html) {
         return readBytes(html.getBytes(StandardCharsets.UTF_8), Map.of("content-type", "text/html; charset=utf-8"));
     }
 
     private PageReading readBytes(byte[] html, Map<String, String> headers) {
-        Resource page = new Resource(PAGE, 200, headers, html, Optional.empty());
-        return PageReader.read(
-                PAGE,
-                (url, use) -> url.equals(PAGE)
-                        ? page
-                        : host.getOrDefault(url, new Resource(url, 404, Map.of(), new byte[0], Optional.empty())),
-                Viewport.LAPTOP);
+        return PageReader.read(PAGE, serving(html, headers), Viewport.LAPTOP);
     }
 }

@@ -5,16 +5,19 @@ import app.unciala.demo.sites.StandIn.Served;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Function;
 
 /**
- * What the stand-in hosts serve. Two are right; each of the others has one of the faults that live sites have, which is
+ * What the stand-in hosts serve. One is right; each of the others has one of the faults that live sites have, which is
  * documented beside it.
  */
 public final class StandInPages {
     /** The name and password of the staging host. */
     public static final String STAGING_SIGN_IN = "preview:long-stride";
 
+    private static final String LEFTOVER = "<link rel=\"preconnect\" href=\"http://open-letters.example\">"
+            + "<link rel=\"stylesheet\" href=\"http://open-letters.example/lanthorn.css\">";
     private static final String PACKS_SHEET = "<link rel=\"stylesheet\" href=\"type.css\">";
 
     private final Function<String, String> words;
@@ -70,10 +73,11 @@ public final class StandInPages {
                 .with(() -> packs.apply("Opal Street Books"));
     }
 
+    /** Two files of the pack were uploaded under each other's name. */
     private StandIn copperline() {
         return StandIn.of(
                         "copperline.example",
-                        "",
+                        "two files of the pack are at each other's addresses",
                         Set.of(),
                         Map.of(
                                 "",
@@ -81,22 +85,53 @@ public final class StandInPages {
                                         "Copperline",
                                         PACKS_SHEET,
                                         "<p>Wheels are trued <strong>on Fridays</strong>.</p>")))
-                .with(() -> packs.apply("Copperline"));
+                .with(() -> swapped(packs.apply("Copperline")));
     }
 
-    /** The link to the style sheet of another host was left in when the own copy came. */
+    /** The files of a pack, its first two fonts under each other's name. */
+    private static Map<String, byte[]> swapped(Map<String, byte[]> pack) {
+        List<String> fonts = pack.keySet().stream()
+                .filter(path -> path.endsWith(".woff2"))
+                .sorted()
+                .toList();
+        Map<String, byte[]> files = new TreeMap<>(pack);
+        if (fonts.size() > 1) {
+            files.put(fonts.get(0), pack.get(fonts.get(1)));
+            files.put(fonts.get(1), pack.get(fonts.get(0)));
+        }
+        return files;
+    }
+
+    /**
+     * The link to the style sheet of another host was left in when the own copy came, with a link that opens a connection to
+     * it; on a second page it hides that the own copy fails. Running text has a preset class and an editor's own style here
+     * and there, which beat the rule of the pack.
+     */
     private StandIn lanternRow() {
         return StandIn.of(
                         "lanternrow.example",
-                        "a style sheet of another host was left in",
-                        Set.of("third-party", "insecure-url"),
+                        "a style sheet of another host was left in, and hides that the own copy fails on a page",
+                        Set.of("third-party", "insecure-url", "own-copy-broken", "duplicate-face"),
                         Map.of(
                                 "",
                                 html(
                                         "Lantern Row",
-                                        PACKS_SHEET
-                                                + "<link rel=\"stylesheet\" href=\"http://open-letters.example/lanthorn.css\">",
-                                        "<p>Doors open <strong>at seven</strong>.</p>")))
+                                        PACKS_SHEET + link("builder.css") + LEFTOVER,
+                                        "<p>Doors open <strong>at seven</strong>.</p>"
+                                                + "<p class=\"has-serif-family\">The bar opens an hour before.</p>"
+                                                + "<p style=\"font-family: Georgia, serif\">Bring a cushion. "
+                                                + "<a href=\"season\">This season</a></p>"),
+                                "builder.css",
+                                css(".has-serif-family { font-family: Georgia, serif !important }"),
+                                "season",
+                                html(
+                                        "This season",
+                                        link("season.css") + LEFTOVER,
+                                        "<p>Nine plays, and one that nobody has finished yet.</p>"),
+                                "season.css",
+                                css(face("Lanthorn", 400, "type/lanthorn.woff2")
+                                        + "body { font-family: serif }\n"
+                                        + "h1 { font-family: Lanthorn, serif; font-weight: 400 }")))
                 .with(() -> packs.apply("Lantern Row"));
     }
 
@@ -165,15 +200,18 @@ public final class StandInPages {
                 .with(() -> packs.apply("Fernway"));
     }
 
-    /** Running text leans without an italic. */
+    /** Running text leans without an italic, and the theme's own property decides on the headings. */
     private StandIn harborAndRye() {
         return StandIn.of(
                 "harborandrye.example",
-                "running text has emphasis, and nobody supplied an italic",
+                "running text has emphasis, and nobody supplied an italic; the theme's property sets the headings",
                 Set.of("faked-italic"),
                 Map.of(
                         "",
-                        html("Harbor & Rye", link("style.css"), "<p>The rye is baked <em>twice</em> a week.</p>"),
+                        html(
+                                "Harbor & Rye",
+                                link("style.css") + link("theme.css"),
+                                "<p>The rye is baked <em>twice</em> a week.</p>"),
                         "style.css",
                         css(face("Penmarrow", 400, "penmarrow-regular.woff2")
                                 + face("Vellumine", 400, "vellumine-regular.woff2")
@@ -181,6 +219,9 @@ public final class StandInPages {
                                 + "h1, h2 { font-family: Vellumine, serif; font-weight: 400 }"),
                         "penmarrow-regular.woff2",
                         font("Penmarrow-Regular.ttf"),
+                        "theme.css",
+                        css(":root { --theme-heading-font: Georgia, serif }\n"
+                                + "body h1, body h2 { font-family: var(--theme-heading-font) }"),
                         "vellumine-regular.woff2",
                         font("Vellumine-Regular.ttf")));
     }

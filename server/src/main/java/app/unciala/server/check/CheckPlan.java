@@ -1,6 +1,7 @@
 package app.unciala.server.check;
 
 import app.unciala.core.domain.DomainName;
+import app.unciala.core.page.Addresses;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.site.SiteService.Site;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param watched whether they are checked daily, and when a pack was placed
  * @param connections hosts that are connected to at another address
  * @param signIns hosts that want a name and a password
+ * @param ownHosts hosts that are the site's own besides its domains, such as its file store: they are no third parties
  */
 public record CheckPlan(
         @Size(max = 100, message = "At most 100 pages are named.")
@@ -48,7 +50,14 @@ public record CheckPlan(
         List<@NotNull(message = "A connection is an object.") @Valid Connection> connections,
 
         @Size(max = 50, message = "At most 50 hosts are signed in to.")
-        List<@NotNull(message = "A sign-in is an object.") @Valid SignIn> signIns) {
+        List<@NotNull(message = "A sign-in is an object.") @Valid SignIn> signIns,
+
+        @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+        @Size(max = 50, message = "A site has at most 50 hosts besides its domains.")
+        List<
+                        @NotNull(message = "A host is a text.")
+                        @Size(max = 300, message = "A host has at most 300 characters.") String>
+                ownHosts) {
     private static final int USUAL_PAGES = 20;
     private static final Pattern ADDRESS =
             Pattern.compile("(?i)(?<scheme>https?)://(?<host>[^/?#:@\\s]+)(?<port>:\\d{1,5})?(?<rest>[/?#]\\S*|)");
@@ -57,6 +66,7 @@ public record CheckPlan(
         addresses = addresses == null ? List.of() : List.copyOf(addresses);
         connections = connections == null ? List.of() : List.copyOf(connections);
         signIns = signIns == null ? List.of() : List.copyOf(signIns);
+        ownHosts = ownHosts == null ? List.of() : List.copyOf(ownHosts);
     }
 
     /** A host with its port that is connected to at another one, each such as {@code staging.client.example:443}. */
@@ -97,6 +107,7 @@ public record CheckPlan(
                 USUAL_PAGES,
                 false,
                 List.of(),
+                List.of(),
                 List.of());
     }
 
@@ -117,7 +128,8 @@ public record CheckPlan(
                         .toList(),
                 signIns.stream()
                         .map(one -> new SignIn(ownHost(one.host(), site, "signIns"), one.name(), one.password()))
-                        .toList());
+                        .toList(),
+                ownHosts.stream().map(CheckPlan::host).distinct().toList());
     }
 
     private static String address(String typed, Site site) {
@@ -146,13 +158,22 @@ public record CheckPlan(
         return own(host.host(), site, field) + ":" + host.port();
     }
 
-    private static String own(String host, Site site, String field) {
-        String ascii;
+    /** A host as it is typed, or the whole address of a file on it. */
+    private static String host(String typed) {
+        String text = typed.strip();
+        return text.contains("://") ? ascii(Addresses.host(text), "ownHosts") : ascii(text, "ownHosts");
+    }
+
+    private static String ascii(String host, String field) {
         try {
-            ascii = DomainName.parse(host).ascii();
+            return DomainName.parse(host).ascii();
         } catch (IllegalArgumentException e) {
             throw Fault.invalid(field, e.getMessage() + ".");
         }
+    }
+
+    private static String own(String host, Site site, String field) {
+        String ascii = ascii(host, field);
         if (!site.domains().contains(ascii)) {
             throw Fault.invalid(field, ascii + " is not among the site’s domains.");
         }
@@ -160,6 +181,6 @@ public record CheckPlan(
     }
 
     CheckPlan withSignIns(List<SignIn> others) {
-        return new CheckPlan(addresses, follows, mostPages, watched, connections, new ArrayList<>(others));
+        return new CheckPlan(addresses, follows, mostPages, watched, connections, new ArrayList<>(others), ownHosts);
     }
 }

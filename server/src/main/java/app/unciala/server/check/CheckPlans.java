@@ -150,6 +150,7 @@ public class CheckPlans {
         words.put("pages", String.join(", ", plan.addresses()));
         words.put("found by links", plan.follows() ? "up to " + plan.mostPages() : "no");
         words.put("checked daily", plan.watched() ? "yes" : "no");
+        words.put("the site’s own hosts", String.join(", ", plan.ownHosts()));
         plan.connections().forEach(one -> words.put("connection of " + one.host(), one.to()));
         plan.signIns().forEach(one -> words.put("sign-in at " + one.host(), one.name()));
         return words;

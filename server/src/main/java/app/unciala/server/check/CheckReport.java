@@ -5,6 +5,7 @@ import app.unciala.core.check.CheckDifference.Told;
 import app.unciala.core.check.SheetDifference;
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.css.GenericFamily;
+import app.unciala.core.page.Addresses;
 import app.unciala.server.check.CheckedText.PageNote;
 import app.unciala.server.check.CheckedText.ReadInBrowser;
 import app.unciala.server.inventory.SlotView;
@@ -12,6 +13,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -35,6 +37,18 @@ record CheckReport(
     CheckReport {
         // Checks that were kept before roles were looked for have none.
         roles = roles == null ? List.of() : roles;
+        thirdParties = thirdParties.stream()
+                .map(one -> one.showing(texts(fonts, one.host())))
+                .toList();
+    }
+
+    /** How many texts are shown in fonts of a host. */
+    private static int texts(List<FoundFont> fonts, String host) {
+        return fonts.stream()
+                .filter(font ->
+                        font.urls().stream().anyMatch(url -> Addresses.host(url).equals(host)))
+                .mapToInt(FoundFont::texts)
+                .sum();
     }
 
     /**
@@ -108,20 +122,32 @@ record CheckReport(
     public record PackOnHost(String packId, Instant madeAt, List<PlacedFile> files) {}
 
     /**
-     * A file of a pack: {@code SAME} is there, {@code OTHER} has its name and other bytes, {@code NOT_ASKED} for.
+     * A file of a pack: {@code SAME} is there, {@code OTHER} has its name and other bytes, {@code WRONG} is another face or
+     * no font, {@code OLDER} is for older browsers only, {@code NOT_ASKED} for.
      *
      * @param rules those of a style sheet that the one on the host lacks or says otherwise
+     * @param found what a font with other bytes calls itself; empty for none
      */
     public record PlacedFile(
             String path,
             String state,
             @Schema(types = {"string", "null"}) @Nullable String url,
-            List<PlacedRule> rules) {
+            List<PlacedRule> rules,
+            String found) {
         static final int MOST_RULES = 50;
 
         public PlacedFile {
             // Checks that were kept before rules were compared have none.
             rules = rules == null ? List.of() : rules;
+            found = found == null ? "" : found;
+        }
+
+        /** What is there instead, in a sentence, where it is another face or no font. */
+        Optional<String> wrong() {
+            return state.equals(PlacedPack.WRONG)
+                    ? Optional.of((found.isEmpty() ? "something that isn’t a font" : found) + " at " + url + ", where "
+                            + path + " of the pack belongs.")
+                    : Optional.empty();
         }
     }
 

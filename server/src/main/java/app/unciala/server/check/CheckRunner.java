@@ -12,10 +12,11 @@ import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.AskedRole;
+import app.unciala.core.page.OwnHosts;
+import app.unciala.core.page.PageContact;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Use;
-import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
 import app.unciala.server.check.CheckReport.UsedRole;
@@ -35,6 +36,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -122,6 +124,8 @@ class CheckRunner {
         private final Site site;
         private final List<PageReadingEntity> kept;
         private final Set<String> ownHosts;
+        private final CheckPlan plan;
+        private final OwnHosts own;
         private final FontGathering fonts;
         private final UsedRoles used = new UsedRoles();
         private final List<AskedRole> asked;
@@ -129,6 +133,7 @@ class CheckRunner {
         private final List<PageLine> lines = new ArrayList<>();
         private final List<PageNote> notes = new ArrayList<>();
         private final Map<String, PageRequest> requests = new LinkedHashMap<>();
+        private final Set<PageContact> contacts = new LinkedHashSet<>();
         private final Map<String, String> digests = new LinkedHashMap<>();
         private boolean stopped;
 
@@ -138,7 +143,9 @@ class CheckRunner {
             kept = readings.of(site.id());
             ownHosts = Stream.concat(site.domains().stream(), kept.stream().map(one -> Addresses.host(one.url())))
                     .collect(Collectors.toSet());
-            fonts = new FontGathering(store, sketches, families, ownHosts);
+            plan = plans.get(site.id()).plan();
+            own = new OwnHosts(Set.copyOf(plan.ownHosts()));
+            fonts = new FontGathering(store, sketches, families, this::isThirdParty);
             asked = RoleOnPages.asked(
                     site,
                     families.names(site.roles().stream().map(SiteRole::familyId).collect(Collectors.toSet())));
@@ -147,7 +154,6 @@ class CheckRunner {
 
         void run() throws IOException {
             transaction.executeWithoutResult(status -> pages.deleteByCheckId(id));
-            CheckPlan plan = plans.get(site.id()).plan();
             SitePlan reading = new SitePlan(
                     plan.addresses().stream()
                             .filter(address -> site.domains().contains(Addresses.host(address)))
@@ -156,6 +162,7 @@ class CheckRunner {
                     kept.stream().map(PageReadingEntity::url).collect(Collectors.toSet()),
                     plan.follows(),
                     plan.mostPages(),
+                    own,
                     asked);
             Optional<PackFiles> pack = packs.latestFiles(site.id());
             Optional<PackOnHost> onHost;
@@ -173,16 +180,19 @@ class CheckRunner {
                     .flatMap(latest -> latest.files().entries().stream())
                     .map(entry -> FileStore.sha256(entry.bytes()))
                     .collect(Collectors.toSet());
-            List<FoundFont> found = fonts.all(ofPack);
             CheckReport report = new CheckReport(
                     lines,
-                    found,
+                    fonts.all(ofPack),
                     notes,
-                    ThirdParties.of(requests.values(), ownHosts),
+                    ThirdParties.of(requests.values(), contacts, this::isThirdParty),
                     usedRoles(),
                     onHost.orElse(null),
                     roles.all().stream().map(RoleOnPages::of).toList());
             transaction.executeWithoutResult(status -> keep(report));
+        }
+
+        private boolean isThirdParty(String host) {
+            return own.isThirdParty(host, ownHosts);
         }
 
         @Override
@@ -203,7 +213,7 @@ class CheckRunner {
         private void page(PageReadingEntity kept, Resources web) {
             ReadInBrowser browser = new ReadInBrowser(kept.takenBy(), kept.takenAt(), kept.textKept());
             try {
-                page(CheckedPage.seen(readings.content(kept), web, asked), browser);
+                page(CheckedPage.seen(readings.content(kept), web, own, asked), browser);
             } catch (IllegalArgumentException | Fault e) {
                 LOG.error("The reading {} cannot be used", kept.id(), e);
                 String why = "what a browser read of it is damaged; read it again";
@@ -223,6 +233,7 @@ class CheckRunner {
             digests.putAll(ofPage);
             used.add(page.laptop().runs());
             roles.add(page);
+            contacts.addAll(page.contacts());
             page.requests().forEach(request -> requests.putIfAbsent(request.url(), request));
             CheckedText text = CheckedText.of(page, ofPage, browser);
             text.notes().stream().limit(Math.max(0, MOST_NOTES - notes.size())).forEach(notes::add);

@@ -3,6 +3,7 @@ package app.unciala.server.check;
 import app.unciala.core.check.CheckedPage;
 import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.css.cascade.Rule;
+import app.unciala.core.css.cascade.Winners;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.Run;
 import app.unciala.core.page.Run.Given;
@@ -46,6 +47,7 @@ public record CheckedText(
      * @param size in CSS pixels
      * @param given what paints it, the face of most of its characters first
      * @param rule what decided on the family; null when no rule did
+     * @param winners the declarations that decide; null in checks that were kept before they were told
      */
     public record RunView(
             String text,
@@ -56,7 +58,23 @@ public record CheckedText(
             double width,
             double size,
             List<GivenView> given,
-            @Schema(types = {"object", "null"}) @Nullable RuleView rule) {}
+            @Schema(types = {"object", "null"}) @Nullable RuleView rule,
+            @Schema(types = {"object", "null"}) @Nullable WinnersView winners) {}
+
+    /** What decides on each property of a text; null where no declaration speaks of it. */
+    public record WinnersView(
+            @Schema(types = {"object", "null"}) @Nullable WinningRule family,
+            @Schema(types = {"object", "null"}) @Nullable WinningRule weight,
+            @Schema(types = {"object", "null"}) @Nullable WinningRule slope,
+            @Schema(types = {"object", "null"}) @Nullable WinningRule size) {
+        static WinnersView of(Winners winners) {
+            return new WinnersView(
+                    winners.family().map(WinningRule::of).orElse(null),
+                    winners.weight().map(WinningRule::of).orElse(null),
+                    winners.slope().map(WinningRule::of).orElse(null),
+                    winners.size().map(WinningRule::of).orElse(null));
+        }
+    }
 
     /**
      * What paints a text, or some characters of it.
@@ -145,7 +163,8 @@ public record CheckedText(
                 run.style().width(),
                 run.style().usedSize(),
                 run.given().stream().map(given -> view(given, digests)).toList(),
-                run.style().familyRule().map(CheckedText::view).orElse(null));
+                run.style().familyRule().map(CheckedText::view).orElse(null),
+                WinnersView.of(run.style().winners()));
     }
 
     private static GivenView view(Given given, Map<String, String> digests) {

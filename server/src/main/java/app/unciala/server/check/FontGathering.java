@@ -1,7 +1,6 @@
 package app.unciala.server.check;
 
 import app.unciala.core.check.CheckedPage;
-import app.unciala.core.check.ThirdParties;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageFont;
 import app.unciala.core.page.Run;
@@ -18,13 +17,13 @@ import app.unciala.server.family.HeldSketches;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.storage.FileStore;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 
 /** Gathers the fonts of a site's pages: each once by its bytes, with where it was found and what is held like it. */
 final class FontGathering {
@@ -37,15 +36,15 @@ final class FontGathering {
     private final FileStore store;
     private final HeldSketches sketches;
     private final HeldFamilies families;
-    private final Collection<String> ownHosts;
+    private final Predicate<String> isThirdParty;
     private final Map<String, Found> bySha256 = new LinkedHashMap<>();
 
-    /** {@code ownHosts} are those of the site. */
-    FontGathering(FileStore store, HeldSketches sketches, HeldFamilies families, Collection<String> ownHosts) {
+    /** {@code isThirdParty} says of a host whether it is none of the site's. */
+    FontGathering(FileStore store, HeldSketches sketches, HeldFamilies families, Predicate<String> isThirdParty) {
         this.store = store;
         this.sketches = sketches;
         this.families = families;
-        this.ownHosts = ownHosts;
+        this.isThirdParty = isThirdParty;
     }
 
     /** A font with where it was found so far. */
@@ -126,7 +125,7 @@ final class FontGathering {
                     found.pages.stream().limit(MOST_PAGES).toList(),
                     List.copyOf(found.hosts),
                     found.texts,
-                    found.urls.stream().anyMatch(url -> ThirdParties.isOne(Addresses.host(url), ownHosts)),
+                    found.urls.stream().map(Addresses::host).anyMatch(isThirdParty),
                     inPack,
                     near.map(Near::fileId).orElse(null),
                     near.map(Near::alike).orElse(0.0)));

@@ -3,16 +3,19 @@ package app.unciala.server.check;
 import app.unciala.core.check.SiteRoles;
 import app.unciala.core.check.SiteRoles.Verdict;
 import app.unciala.core.css.TextRole;
-import app.unciala.core.css.cascade.TextStyle.CustomProperty;
-import app.unciala.core.css.cascade.Winner.Place;
+import app.unciala.core.flag.LatestCheck.Decider;
+import app.unciala.core.flag.LatestCheck.OtherRole;
+import app.unciala.core.flag.LatestCheck.ShownInstead;
 import app.unciala.core.page.AskedRole;
 import app.unciala.core.page.RoleShown;
+import app.unciala.font.face.Slope;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.inventory.Texts;
 import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService.Site;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -61,26 +64,24 @@ public record RoleOnPages(
             boolean onPhoneOnly,
             @Schema(types = {"object", "null"}) @Nullable WinningRule winner,
             String why,
-            @Schema(types = {"string", "null"}) @Nullable String override) {}
-
-    /**
-     * A declaration that decides.
-     *
-     * @param property as it is declared, such as {@code font-family} or {@code font}
-     * @param selector {@code style} for an attribute of that name
-     * @param sheet where it stands; null for the style sheet that browsers bring
-     * @param layer the cascade layer that it stands in, if that has a name
-     * @param via the custom property in which its value is set, if it comes from one
-     */
-    public record WinningRule(
-            String property,
-            String selector,
-            @Schema(types = {"string", "null"}) @Nullable String sheet,
-            int line,
-            String value,
-            boolean important,
-            @Schema(types = {"string", "null"}) @Nullable String layer,
-            @Schema(types = {"string", "null"}) @Nullable String via) {}
+            @Schema(types = {"string", "null"}) @Nullable String override) {
+        private ShownInstead instead() {
+            return new ShownInstead(
+                    page,
+                    texts,
+                    family,
+                    weight,
+                    faked,
+                    Optional.ofNullable(winner)
+                            .map(one -> new Decider(
+                                    one.property(),
+                                    one.value(),
+                                    one.selector(),
+                                    Optional.ofNullable(one.sheet()),
+                                    one.line())),
+                    why);
+        }
+    }
 
     static RoleOnPages of(SiteRoles.Result result) {
         AskedRole role = result.role();
@@ -107,24 +108,25 @@ public record RoleOnPages(
                 shown.path(),
                 shown.asAsked(),
                 shown.onPhoneOnly(),
-                shown.winner()
-                        .map(winner -> new WinningRule(
-                                winner.property(),
-                                winner.rule().selector(),
-                                winner.place() == Place.BROWSER
-                                        ? null
-                                        : winner.rule().url(),
-                                winner.rule().line(),
-                                winner.value(),
-                                winner.important(),
-                                winner.layer().orElse(null),
-                                winner.via().stream()
-                                        .reduce((first, last) -> last)
-                                        .map(CustomProperty::name)
-                                        .orElse(null)))
-                        .orElse(null),
+                shown.winner().map(WinningRule::of).orElse(null),
                 shown.why(),
                 shown.override().orElse(null));
+    }
+
+    /** The role as the comparison looks at it, where not all of its texts are as asked. */
+    Optional<OtherRole> otherwise() {
+        return verdict == Verdict.OTHER
+                ? Optional.of(new OtherRole(
+                        role,
+                        label,
+                        asked.family(),
+                        asked.weight(),
+                        Slope.valueOf(asked.slope().toUpperCase(Locale.ROOT)),
+                        shown.stream()
+                                .filter(one -> !one.asAsked())
+                                .map(ShownFace::instead)
+                                .toList()))
+                : Optional.empty();
     }
 
     /** The roles that a site asks for, as far as a family is held for them; {@code names} of families by their ids. */

@@ -1,5 +1,6 @@
 package app.unciala.server.check;
 
+import app.unciala.server.inventory.Texts;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -47,7 +48,7 @@ class SiteCheckEntity {
 
     void reading(String url, int read, int known) {
         state = CheckState.READING;
-        page = cut(url);
+        page = Texts.cut(url, LONGEST);
         pagesRead = read;
         pagesKnown = known;
     }
@@ -69,11 +70,7 @@ class SiteCheckEntity {
     void fail(Instant at, String why) {
         state = CheckState.FAILED;
         endedAt = at;
-        failure = cut(why);
-    }
-
-    private static String cut(String text) {
-        return text.substring(0, Math.min(text.length(), LONGEST));
+        failure = Texts.cut(why, LONGEST);
     }
 
     String id() {

@@ -66,6 +66,13 @@ class StoredChecks implements LatestChecks {
                 report.thirdParties(),
                 report.fonts().stream()
                         .flatMap(font -> shown(font, Optional.ofNullable(held.get(font.sha256()))))
+                        .toList(),
+                report.roles().stream()
+                        .flatMap(role -> role.otherwise().stream())
+                        .toList(),
+                Optional.ofNullable(report.pack()).stream()
+                        .flatMap(pack -> pack.files().stream())
+                        .flatMap(file -> file.wrong().stream())
                         .toList());
     }
 

@@ -153,7 +153,8 @@ class ClientHosts {
                             USUAL_PAGES,
                             now.watched(),
                             connections,
-                            own.stream().flatMap(host -> signIn(host).stream()).toList()));
+                            own.stream().flatMap(host -> signIn(host).stream()).toList(),
+                            now.ownHosts()));
         }
     }
 

@@ -7,6 +7,7 @@ import app.unciala.core.flag.FlagGroup;
 import app.unciala.core.flag.FlagKind;
 import app.unciala.core.flag.NextAction;
 import app.unciala.core.license.Decision.Point;
+import app.unciala.core.sentence.Sentences;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -29,6 +30,9 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Table(name = "flag")
 class FlagEntity {
+    private static final int LONGEST_TITLE = 2000;
+    private static final int LONGEST_REASON = 4000;
+
     @Id
     private String id = "";
 
@@ -103,9 +107,11 @@ class FlagEntity {
 
     /** Takes over how the comparison describes the flag now; says whether anything differs. */
     final boolean describe(Flag flag) {
+        String titled = Sentences.shortened(flag.title(), LONGEST_TITLE);
+        String reasoned = Sentences.shortened(flag.reason(), LONGEST_REASON);
         boolean same = owner.equals(flag.owner().key())
-                && title.equals(flag.title())
-                && reason.equals(flag.reason())
+                && title.equals(titled)
+                && reason.equals(reasoned)
                 && evidence.equals(flag.evidence())
                 && action == flag.action()
                 && fileIds.equals(flag.fileIds())
@@ -115,8 +121,8 @@ class FlagEntity {
         if (!same) {
             owner = flag.owner().key();
             cause = Cause.of(flag).key();
-            title = flag.title();
-            reason = flag.reason();
+            title = titled;
+            reason = reasoned;
             evidence = flag.evidence();
             action = flag.action();
             fileIds = flag.fileIds();

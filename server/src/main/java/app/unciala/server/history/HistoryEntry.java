@@ -3,6 +3,7 @@ package app.unciala.server.history;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.HistoryService.Entry;
 import app.unciala.server.history.HistoryService.FieldChange;
+import app.unciala.server.inventory.Texts;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -48,14 +49,10 @@ class HistoryEntry {
         this.byName = byName;
         subjectType = deed.subjectType();
         subjectId = deed.subjectId();
-        subjectName = cut(deed.subjectName(), LONGEST_NAME);
-        text = cut(deed.text(), LONGEST);
+        subjectName = Texts.cut(deed.subjectName(), LONGEST_NAME);
+        text = Texts.cut(deed.text(), LONGEST);
         changes = deed.changes();
         reversal = deed.reversal().orElse(null);
-    }
-
-    private static String cut(String text, int length) {
-        return text.length() > length ? text.substring(0, length) : text;
     }
 
     Optional<Reversal> reversal() {

@@ -58,7 +58,36 @@ class StandInsTest {
                 .doesNotContain("NOT_USED_ON_PAGES");
         assertThat(caller.kinds("?site=" + siteOf(caller, "Opal Street Books")))
                 .as("one that is right")
-                .doesNotContain("FOUND_NOT_ALLOWED", "NOT_USED_ON_PAGES", "FILE_NOT_REACHED");
+                .doesNotContain(
+                        "FOUND_NOT_ALLOWED",
+                        "NOT_USED_ON_PAGES",
+                        "FILE_NOT_REACHED",
+                        "ROLE_NOT_REACHED",
+                        "WRONG_FILE_THERE");
+        assertThat(caller.kinds("?site=" + siteOf(caller, "Harbor & Rye")))
+                .as("the theme's own property decides")
+                .contains("ROLE_NOT_REACHED");
+        assertThat(caller.kinds("?site=" + siteOf(caller, "Lantern Row")))
+                .as("a preset class and an editor's style decide, and a leftover link hides a broken copy")
+                .contains("ROLE_NOT_REACHED", "OWN_COPY_BROKEN", "THIRD_PARTY");
+        assertThat(caller.kinds("?site=" + siteOf(caller, "Copperline")))
+                .as("two files are at each other's address")
+                .contains("WRONG_FILE_THERE");
+        assertThat(reasons(caller, "Copperline", "WRONG_FILE_THERE"))
+                .anyMatch(said -> said.matches(".*Brantle \\w+ at .*, where .* of the pack belongs\\. So is 1 other\\."));
+        assertThat(reasons(caller, "Harbor & Rye", "ROLE_NOT_REACHED"))
+                .anyMatch(said -> said.contains("font-family: var(--theme-heading-font)"));
+    }
+
+    private static List<String> reasons(Caller caller, String site, String kind) {
+        return caller
+                .get("/api/flags?limit=200&site=" + siteOf(caller, site))
+                .json()
+                .get("items")
+                .valueStream()
+                .filter(flag -> flag.get("kind").asString().equals(kind))
+                .map(flag -> flag.get("reason").asString())
+                .toList();
     }
 
     private static String siteOf(Caller caller, String name) {

@@ -71,6 +71,18 @@ public record Winner(
                 element);
     }
 
+    /** The address of the sheet or page that it stands in; nothing for the style sheet that browsers bring. */
+    public Optional<String> sheet() {
+        return place == Place.BROWSER ? Optional.empty() : Optional.of(rule.url());
+    }
+
+    /** The name of the custom property in which its value is set, if it comes from one. */
+    public Optional<String> setIn() {
+        return via.isEmpty()
+                ? Optional.empty()
+                : Optional.of(via.get(via.size() - 1).name());
+    }
+
     /** A custom property and those that its value comes from, as far as rules of the page say them. */
     private static List<CustomProperty> chain(String first, Variables variables) {
         List<CustomProperty> chain = new ArrayList<>();
