@@ -82,6 +82,132 @@ class DeliveryTest {
     }
 
     @Test
+    void formatsNamesFallbacksAndOverridesGoOutAsTheSiteSaysThem() throws IOException {
+        caller.edit(
+                "/api/sites/" + site,
+                "",
+                Map.of(
+                        "familyNames",
+                        Map.of(family, "TarnText"),
+                        "roles",
+                        List.of(Map.of(
+                                "role",
+                                "RUNNING_TEXT",
+                                "familyId",
+                                family,
+                                "generic",
+                                "SERIF",
+                                "fallbacks",
+                                List.of("Charter", "'Iowan Old Style'"),
+                                "faces",
+                                List.of(Samples.face(400, "upright")))),
+                        "delivery",
+                        Map.of(
+                                "formats",
+                                List.of("TTF", "OTF", "EOT", "WOFF2"),
+                                "overrides",
+                                ":root { --theme: TarnText }")));
+        try {
+            assertThat(caller.get("/api/sites/" + site)
+                            .json()
+                            .get("familyNames")
+                            .get(family)
+                            .asString())
+                    .isEqualTo("TarnText");
+            Map<String, byte[]> files = pack();
+            assertThat(files.keySet().stream()
+                            .filter(path -> path.startsWith("fonts/"))
+                            .map(path -> path.replaceAll(".*\\.", "")))
+                    .containsExactlyInAnyOrder("ttf", "eot", "woff2");
+            assertThat(text(files, "type.css"))
+                    .containsSubsequence(
+                            "font-family: \"TarnText\";",
+                            "format(\"truetype\")",
+                            "format(\"embedded-opentype\")",
+                            "format(\"woff2\")",
+                            "--type-running-text: \"TarnText\", \"Charter\", \"Iowan Old Style\", serif;",
+                            "/* Overrides of rules that are on this site */\n:root { --theme: TarnText }")
+                    .doesNotContain("Penmarrow");
+            assertThat(text(files, "files.csv").lines())
+                    .hasSize(4)
+                    .anyMatch(
+                            row -> row.matches(
+                                    "fonts/.*\\.ttf,TarnText,400,Regular,upright,ttf,TarnText Regular,.*Charter.*,\\d+,[0-9a-f]{64}"));
+            JsonNode now = caller.get("/api/sites/" + site).json();
+            assertThat(caller.kinds("?site=" + site)).doesNotContain("PACK_DUE");
+            caller.edit("/api/sites/" + site, "", Map.of("familyNames", Map.of(family, "Other")));
+            assertThat(caller.kinds("?site=" + site)).as(now.toString()).contains("PACK_DUE");
+        } finally {
+            caller.edit(
+                    "/api/sites/" + site,
+                    "",
+                    Map.of(
+                            "familyNames",
+                            Map.of(),
+                            "roles",
+                            List.of(Samples.role("RUNNING_TEXT", family, List.of(Samples.face(400, "upright"))))));
+        }
+    }
+
+    @Test
+    void outlinesOfTheOtherKindAreLeftOutWithTheReason() throws IOException {
+        deliver(Map.of("formats", List.of("OTF")));
+        Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
+        assertThat(made.status()).isEqualTo(409);
+        assertThat(made.text()).contains("Penmarrow Regular: no OpenType CFF, as its outlines are those of TrueType");
+        String drawn = caller.hold(
+                "Cantarell-Regular.otf",
+                RealFonts.bytes(RealFonts.named("Cantarell-Regular.otf")),
+                Map.of("family", "Drawn"));
+        caller.send("POST", "/api/licenses", Samples.license(drawn, "tarn.example"));
+        caller.edit(
+                "/api/sites/" + site,
+                "",
+                Map.of(
+                        "roles",
+                        List.of(Samples.role("RUNNING_TEXT", drawn, List.of(Samples.face(400, "upright")))),
+                        "delivery",
+                        Map.of("browsers", "LEGACY")));
+        try {
+            Map<String, byte[]> files = pack();
+            assertThat(files.keySet()).noneMatch(path -> path.endsWith(".ttf"));
+            assertThat(only(files, ".woff2")).isNotEmpty();
+        } finally {
+            caller.edit(
+                    "/api/sites/" + site,
+                    "",
+                    Map.of(
+                            "roles",
+                            List.of(Samples.role("RUNNING_TEXT", family, List.of(Samples.face(400, "upright"))))));
+        }
+    }
+
+    @Test
+    void namesOverridesAndFormatsThatCannotBeAreRefused() {
+        for (Map.Entry<String, Object> wrong : Map.<String, Object>of(
+                        "familyNames",
+                        Map.of(family, "a\"b"),
+                        "delivery",
+                        Map.of("overrides", "h1 { color: red"),
+                        "roles",
+                        List.of(Map.of(
+                                "role",
+                                "HEADINGS",
+                                "familyId",
+                                family,
+                                "fallbacks",
+                                List.of("x; y"),
+                                "faces",
+                                List.of())))
+                .entrySet()) {
+            assertThat(caller.edit("/api/sites/" + site, "", Map.of(wrong.getKey(), wrong.getValue()))
+                            .status())
+                    .as(wrong.getKey())
+                    .isEqualTo(422);
+        }
+    }
+
+    @Test
     void aStandInIsToldWithTheWeightWhereTheSiteHasThem() {
         deliver(Map.of("standIns", false));
         assertThat(weight().get("faces").get(0).get("standIn").asString()).isEmpty();

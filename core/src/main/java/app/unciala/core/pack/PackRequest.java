@@ -9,6 +9,7 @@ import app.unciala.font.face.Range;
 import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.stream.Stream;
@@ -19,7 +20,8 @@ import java.util.stream.Stream;
  * @param version of the program that makes it
  * @param words the site's own words, for its specimen page; may be empty
  * @param checklist what the host needs done by hand
- * @param prefix what stands before each family name, so that it does not meet a font of the host; may be empty
+ * @param names of families in CSS by those they have in the inventory; a family that is not among them keeps its own
+ * @param overrides rules of the site's own, which come last; may be empty
  */
 public record PackRequest(
         String siteName,
@@ -27,10 +29,11 @@ public record PackRequest(
         LocalDate day,
         String version,
         String words,
-        String prefix,
+        Map<String, String> names,
         Placement placement,
         OutputShape shape,
         Checklist checklist,
+        String overrides,
         List<Role> roles,
         List<Face> faces) {
     /** What has to be done on a host before files are uploaded, such as letting in a file type, and undone after it. */
@@ -59,9 +62,11 @@ public record PackRequest(
      * A text role set in a family.
      *
      * @param slot the face of the family that plain text of this role uses
+     * @param fallbacks families before the generic one; without any, those that most systems have
      * @param setting what else is said of its text
      */
-    public record Role(TextRole role, String family, Slot slot, GenericFamily generic, Setting setting) {}
+    public record Role(
+            TextRole role, String family, Slot slot, GenericFamily generic, List<String> fallbacks, Setting setting) {}
 
     /** What a role says besides its face, each as CSS has it; empty where it says nothing. */
     public record Setting(String selector, String size, String lineHeight, String letterSpacing, String wordSpacing) {

@@ -17,6 +17,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Writes the rules of a pack: faces, stand-ins with matched metrics, custom properties and text roles. */
 final class TypeRules {
@@ -32,7 +33,14 @@ final class TypeRules {
 
     /** All of it, as a style sheet. */
     String styleSheet() {
-        return head() + faces() + properties() + (request.shape().hasRules() ? roles() : "");
+        return head() + faces() + properties() + (request.shape().hasRules() ? roles() + overrides() : "");
+    }
+
+    private String overrides() {
+        return request.overrides().isBlank()
+                ? ""
+                : "\n/* Overrides of rules that are on this site */\n"
+                        + request.overrides().strip() + "\n";
     }
 
     private String head() {
@@ -91,7 +99,16 @@ final class TypeRules {
 
     /** The families of a role: its own, the stand-in, those most systems have, and a generic one at the end. */
     String stack(Role role) {
-        String stack = role.generic().stackAfter(name(role.family()));
+        String stack = role.fallbacks().isEmpty()
+                ? role.generic().stackAfter(name(role.family()))
+                : Stream.concat(
+                                Stream.concat(
+                                                Stream.of(name(role.family())),
+                                                role.fallbacks().stream().map(this::name))
+                                        .map(CssText::quote),
+                                Stream.of(role.generic().css()))
+                        .distinct()
+                        .collect(Collectors.joining(", "));
         boolean stands = request.faces().stream()
                 .anyMatch(face ->
                         face.family().equals(role.family()) && face.stand().isPresent());
@@ -102,7 +119,7 @@ final class TypeRules {
     }
 
     String name(String family) {
-        return request.prefix().isBlank() ? family : request.prefix().strip() + " " + family;
+        return request.names().getOrDefault(family, family);
     }
 
     /** From the general to the special, so that a heading is not set as running text. */

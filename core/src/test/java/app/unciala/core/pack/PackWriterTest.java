@@ -22,6 +22,7 @@ import app.unciala.font.FontFormat;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
+import com.google.common.hash.Hashing;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -63,11 +64,12 @@ class PackWriterTest {
 
         assertThat(pack.entries())
                 .extracting(Entry::path)
-                .hasSize(8)
+                .hasSize(9)
                 .contains(
                         "type.css",
                         "specimen.html",
                         "instructions.html",
+                        "files.csv",
                         "LICENSES.txt",
                         "licenses/OFL.txt",
                         "manifest.json");
@@ -133,9 +135,11 @@ class PackWriterTest {
                 "Harrow",
                 BOLD,
                 GenericFamily.SERIF,
+                List.of("Tarn Text", "Charter"),
                 new Setting("header nav a", "1.1rem", "1.3", "0.02em", "0.1em"));
 
         assertThat(css(List.of(role), faces("Harrow")))
+                .contains("--type-navigation: \"Harrow\", \"Tarn Text\", \"Charter\", serif;")
                 .contains("header nav a,\n.type-navigation {")
                 .contains(
                         "  font-size: 1.1rem;\n  line-height: 1.3;\n  letter-spacing: 0.02em;\n  word-spacing: 0.1em;\n}");
@@ -149,7 +153,9 @@ class PackWriterTest {
         assertThat(css(List.of(role(quote, "Harrow", BOLD)), faces("Harrow")))
                 .contains("--type-pull-quote: \"Harrow\", ")
                 .contains("}\n\n.type-pull-quote {\n  font-family: var(--type-pull-quote);");
-        assertThat(css(List.of(new Role(quote, "Harrow", BOLD, GenericFamily.SERIF, setting)), faces("Harrow")))
+        assertThat(css(
+                        List.of(new Role(quote, "Harrow", BOLD, GenericFamily.SERIF, List.of(), setting)),
+                        faces("Harrow")))
                 .contains(".quote > p,\n.type-pull-quote {");
     }
 
@@ -186,7 +192,27 @@ class PackWriterTest {
     }
 
     @Test
-    void aPrefixStandsBeforeTheNameEverywhere() {
+    void everyFontFileIsARowOfTheFileList() {
+        Pack pack = PackWriter.write(
+                request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces("Harrow")));
+        List<String> rows = text(pack, "files.csv").lines().toList();
+        assertThat(rows.get(0)).isEqualTo("file,family,weight,weight_name,slope,format,label,fallback,bytes,sha256");
+        List<Entry> fonts = pack.entries().stream()
+                .filter(entry -> entry.path().endsWith(".woff2"))
+                .toList();
+        assertThat(rows).hasSize(1 + fonts.size());
+        for (int i = 0; i < fonts.size(); i++) {
+            Entry font = fonts.get(i);
+            assertThat(rows.get(1 + i))
+                    .startsWith(
+                            font.path() + ",Harrow," + (i == 0 ? "400,Regular" : "700,Bold") + ",upright,woff2,Harrow ")
+                    .endsWith(
+                            "\"," + font.bytes().length + "," + Hashing.sha256().hashBytes(font.bytes()));
+        }
+    }
+
+    @Test
+    void aNameOfTheSitesOwnStandsEverywhereAndItsOverridesLast() {
         PackRequest request = request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces("Harrow"));
         PackRequest prefixed = new PackRequest(
                 request.siteName(),
@@ -194,10 +220,11 @@ class PackWriterTest {
                 request.day(),
                 "1",
                 "",
-                "Tarn",
+                Map.of("Harrow", "Tarn Harrow"),
                 request.placement(),
                 request.shape(),
                 request.checklist(),
+                "h1 { font-weight: 900 !important }",
                 request.roles(),
                 request.faces());
 
@@ -205,6 +232,8 @@ class PackWriterTest {
 
         assertThat(css).contains("font-family: \"Tarn Harrow\";", "--type-headings: \"Tarn Harrow\", ");
         assertThat(css).doesNotContain("\"Harrow\"");
+        assertThat(css)
+                .endsWith("/* Overrides of rules that are on this site */\nh1 { font-weight: 900 !important }\n");
     }
 
     @Test
@@ -420,10 +449,11 @@ class PackWriterTest {
                 LocalDate.of(2030, 5, 10),
                 "1",
                 "",
-                "",
+                Map.of(),
                 placement,
                 shape,
                 Checklist.of("Let in <woff2>\n\n", "Take it back"),
+                "",
                 roles,
                 faces);
     }
@@ -451,7 +481,7 @@ class PackWriterTest {
     }
 
     private static Role role(TextRole role, String family, Slot slot) {
-        return new Role(role, family, slot, GenericFamily.SERIF, Setting.none());
+        return new Role(role, family, slot, GenericFamily.SERIF, List.of(), Setting.none());
     }
 
     private static List<Face> faces(String family) {

@@ -28,7 +28,6 @@ import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.pack.PackService;
 import app.unciala.server.pack.PackService.PackFiles;
-import app.unciala.server.site.SiteRole;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
@@ -146,9 +145,7 @@ class CheckRunner {
             plan = plans.get(site.id()).plan();
             own = new OwnHosts(Set.copyOf(plan.ownHosts()));
             fonts = new FontGathering(store, sketches, families, this::isThirdParty);
-            asked = RoleOnPages.asked(
-                    site,
-                    families.names(site.roles().stream().map(SiteRole::familyId).collect(Collectors.toSet())));
+            asked = RoleOnPages.asked(site);
             roles = new SiteRoles(asked);
         }
 

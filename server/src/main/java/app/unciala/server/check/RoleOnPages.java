@@ -16,7 +16,6 @@ import app.unciala.server.site.SiteService.Site;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -129,10 +128,11 @@ public record RoleOnPages(
                 : Optional.empty();
     }
 
-    /** The roles that a site asks for, as far as a family is held for them; {@code names} of families by their ids. */
-    static List<AskedRole> asked(Site site, Map<String, String> names) {
+    /** The roles that a site asks for, as far as a family is held for them. */
+    static List<AskedRole> asked(Site site) {
         return site.roles().stream()
-                .flatMap(role -> asked(role, site, Optional.ofNullable(names.get(role.familyId()))).stream())
+                .flatMap(role ->
+                        asked(role, site, Optional.ofNullable(site.familyNames().get(role.familyId()))).stream())
                 .toList();
     }
 

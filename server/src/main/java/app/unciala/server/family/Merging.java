@@ -24,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -118,10 +119,12 @@ public class Merging implements Reverser {
         List<SiteRole> roles = site.roles().stream()
                 .map(role -> role.familyId().equals(fromId) ? role.ofFamily(toId) : role)
                 .toList();
+        Map<String, String> names = new LinkedHashMap<>(site.ownNames());
+        Optional.ofNullable(names.remove(fromId)).ifPresent(name -> names.putIfAbsent(toId, name));
         return sites.update(
                 site.id(),
                 site.version(),
-                new SiteDraft(site.clientId(), site.name(), site.domains(), site.staging(), roles, null));
+                new SiteDraft(site.clientId(), site.name(), site.domains(), site.staging(), roles, null, names));
     }
 
     private Recorded repointed(Recorded license, String fromId, String toId) {

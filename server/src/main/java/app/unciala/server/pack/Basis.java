@@ -7,20 +7,26 @@ import app.unciala.server.flag.AskedRow;
 import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteRole;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * What a pack is made from, as it is recorded: the site's domains, what is asked, held and allowed on them, its roles,
- * and how it is delivered; the last two are not known of packs of earlier versions.
+ * how it is delivered, and the names of its own that families have in its CSS. Roles and delivery are not known of packs
+ * of earlier versions.
  */
 record Basis(
-        List<String> domains, List<AskedRow> asked, Optional<List<SiteRole>> roles, Optional<SiteDelivery> delivery) {
+        List<String> domains,
+        List<AskedRow> asked,
+        Optional<List<SiteRole>> roles,
+        Optional<SiteDelivery> delivery,
+        Map<String, String> familyNames) {
     /** The same, as packs are compared by it. */
     PackBasis compared() {
         return new PackBasis(
                 domains,
                 asked.stream().map(Basis::face).toList(),
-                roles.map(SiteRole::settings),
+                roles.map(known -> SiteRole.settings(known, familyNames)),
                 delivery.map(SiteDelivery::toString));
     }
 

@@ -9,6 +9,8 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -42,6 +44,9 @@ class PackEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable SiteDelivery delivery;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable Map<String, String> familyNames;
+
     private @Nullable LocalDate placedOn;
     private @Nullable String anyway;
 
@@ -70,6 +75,7 @@ class PackEntity {
         domains = basis.domains();
         roles = basis.roles().orElse(null);
         delivery = basis.delivery().orElse(null);
+        familyNames = basis.familyNames();
     }
 
     /** Says on which day it was placed on its host; nothing takes that back. */
@@ -138,6 +144,11 @@ class PackEntity {
     Optional<Basis> basis() {
         return asked == null || domains == null
                 ? Optional.empty()
-                : Optional.of(new Basis(domains, asked, Optional.ofNullable(roles), Optional.ofNullable(delivery)));
+                : Optional.of(new Basis(
+                        domains,
+                        asked,
+                        Optional.ofNullable(roles),
+                        Optional.ofNullable(delivery),
+                        Objects.requireNonNullElse(familyNames, Map.of())));
     }
 }

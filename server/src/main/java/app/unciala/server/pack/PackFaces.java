@@ -111,11 +111,15 @@ class PackFaces {
         Sfnt face = FontReader.read(bytes).faces().get(0);
         BitSet all = CmapTable.read(face).characters();
         List<ScriptPart> kept = kept(source, site, all, undone);
-        List<FontFormat> formats = delivery.browsers().formats().stream()
+        List<FontFormat> formats = delivery.wantedFormats().stream()
+                .filter(format -> hasOutlinesOf(source, face, format, delivery.wantedFormats(), undone))
                 .filter(format -> format == FontFormat.WOFF2
                         || (kept.isEmpty() && format == source.format())
                         || may(source, site, format, Act.CONVERT, undone))
                 .toList();
+        if (formats.isEmpty()) {
+            return new MadeFace(List.of(), undone);
+        }
         delivery.languages().forEach(tag -> lacking(source, tag, all).ifPresent(undone::add));
         Optional<FallbackMetrics> stand =
                 delivery.standIns() ? stand(source.slot().toSlot(), face) : Optional.empty();
@@ -175,6 +179,20 @@ class PackFaces {
                             : "its license does not say that it may be"));
         }
         return decided.verdict() == Verdict.ALLOWED;
+    }
+
+    /** TrueType and OpenType CFF are written from outlines of their own kind; of both, whichever is held is taken. */
+    private static boolean hasOutlinesOf(
+            Source source, Sfnt face, FontFormat format, List<FontFormat> wanted, List<String> undone) {
+        boolean bare = format == FontFormat.TTF || format == FontFormat.OTF;
+        if (!bare || face.bareFormat() == format) {
+            return true;
+        }
+        if (!wanted.contains(face.bareFormat())) {
+            undone.add(source.familyName() + " " + source.slot().label() + ": no " + format.label()
+                    + ", as its outlines are those of " + face.bareFormat().label());
+        }
+        return false;
     }
 
     private byte[] converted(Source source, Sfnt face, FontFormat format, Optional<BitSet> kept) {
@@ -243,7 +261,7 @@ class PackFaces {
     }
 
     private static Comparator<FontFormat> byPreference(SiteDelivery delivery) {
-        return Comparator.comparingInt(delivery.browsers().formats()::indexOf);
+        return Comparator.comparingInt(delivery.wantedFormats()::indexOf);
     }
 
     /** OpenType 1.9, {@code slnt}: degrees counter-clockwise; CSS counts clockwise. */

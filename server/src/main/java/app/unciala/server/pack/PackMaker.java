@@ -98,10 +98,16 @@ class PackMaker {
             progress.made(made.size(), goesOut.size());
             Source source = source(row, Basis.best(row).orElseThrow());
             MadeFace face = faces.make(source, site, licenseLine(row, anyway), licenseIds(row));
-            made.put(key, face.parts().stream().map(Part::face).toList());
+            if (!face.parts().isEmpty()) {
+                made.put(key, face.parts().stream().map(Part::face).toList());
+            }
             face.undone().forEach(undone -> contents.add(new Content(undone, 0, true)));
         });
         progress.made(made.size(), goesOut.size());
+        if (made.isEmpty()) {
+            throw Fault.conflict("Nothing may go into a pack for " + site.name() + ": "
+                    + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
+        }
         Optional<String> reason = anyway.filter(why -> basis.asked().stream()
                 .anyMatch(row -> !Basis.isAllowed(row) && Basis.best(row).isPresent()));
         PackRequest request = request(site, basis.asked(), made);
@@ -145,7 +151,11 @@ class PackMaker {
     /** What a pack of this moment would be made from. */
     Basis basis(Site site) {
         return new Basis(
-                site.domains(), flags.comparison(site.id()), Optional.of(site.roles()), Optional.of(site.delivery()));
+                site.domains(),
+                flags.comparison(site.id()),
+                Optional.of(site.roles()),
+                Optional.of(site.delivery()),
+                site.ownNames());
     }
 
     private PackRequest request(Site site, List<AskedRow> rows, Map<FaceKey, List<Face>> faces) {
@@ -158,7 +168,12 @@ class PackMaker {
                                     && key.slot().standsFor(row.slot().toSlot())))
                     .findFirst()
                     .ifPresent(row -> roles.add(new PackRequest.Role(
-                            role.textRole(), row.familyName(), row.slot().toSlot(), role.generic(), role.setting())));
+                            role.textRole(),
+                            row.familyName(),
+                            row.slot().toSlot(),
+                            role.generic(),
+                            role.fallbacks(),
+                            role.setting())));
         }
         return new PackRequest(
                 site.name(),
@@ -166,10 +181,15 @@ class PackMaker {
                 LocalDate.now(clock),
                 VERSION,
                 site.delivery().words(),
-                site.delivery().prefix(),
+                site.families().entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getValue,
+                                family -> site.familyNames().get(family.getKey()),
+                                (one, other) -> one)),
                 site.delivery().placement(),
                 site.delivery().shape(),
                 site.delivery().checklist(),
+                site.delivery().overrides(),
                 roles,
                 faces.values().stream().flatMap(List::stream).toList());
     }

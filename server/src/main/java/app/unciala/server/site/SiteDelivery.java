@@ -1,11 +1,13 @@
 package app.unciala.server.site;
 
+import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.pack.Browsers;
 import app.unciala.core.pack.FileNames;
 import app.unciala.core.pack.OutputShape;
 import app.unciala.core.pack.PackRequest.Checklist;
 import app.unciala.core.pack.Placement;
 import app.unciala.core.pack.SiteCharacters;
+import app.unciala.font.FontFormat;
 import app.unciala.server.fault.Fault;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
@@ -27,6 +29,8 @@ import org.jspecify.annotations.Nullable;
  * @param before what the host needs done by hand before the upload, a thing a line
  * @param after what is undone after it, a thing a line
  * @param standIns whether system faces with matched metrics stand in until a font is there
+ * @param formats what the host takes, the one to be tried first first; where there are none, {@code browsers} decides
+ * @param overrides rules of one's own at the end of a pack's style sheet, such as those that beat a theme's
  */
 public record SiteDelivery(
         @Size(max = 60, message = "A site has at most 60 languages.")
@@ -68,7 +72,14 @@ public record SiteDelivery(
 
         @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
         @Size(max = 4000, message = "What is done after has at most 4,000 characters.")
-        String after) {
+        String after,
+
+        @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED) @Size(max = 6, message = "There are six formats.")
+        List<@NotNull(message = "A format is one of WOFF2, WOFF, TTF, OTF, EOT, SVG.") FontFormat> formats,
+
+        @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
+        @Size(max = 20_000, message = "Rules of one’s own have at most 20,000 characters.")
+        String overrides) {
     public SiteDelivery {
         languages = languages == null ? List.of() : List.copyOf(languages);
         words = Objects.requireNonNullElse(words, "");
@@ -83,6 +94,10 @@ public record SiteDelivery(
         before = Objects.requireNonNullElse(before, "");
         after = Objects.requireNonNullElse(after, "");
         shape = Objects.requireNonNullElse(shape, OutputShape.STYLE_SHEET);
+        formats = formats == null
+                ? List.of()
+                : formats.stream().filter(Objects::nonNull).distinct().toList();
+        overrides = Objects.requireNonNullElse(overrides, "");
     }
 
     /** Whole fonts in a folder beside the style sheet. */
@@ -104,7 +119,19 @@ public record SiteDelivery(
                 beside.names().digest(),
                 OutputShape.STYLE_SHEET,
                 "",
+                "",
+                List.of(),
                 "");
+    }
+
+    /** The formats that are made, the one to be tried first first. */
+    public List<FontFormat> wantedFormats() {
+        return formats.isEmpty() ? browsers.formats() : formats;
+    }
+
+    /** The name that a family has in CSS where the site says none of its own. */
+    String nameOf(String family) {
+        return prefix.isBlank() ? family : prefix.strip() + " " + family;
     }
 
     public Checklist checklist() {
@@ -126,6 +153,16 @@ public record SiteDelivery(
             SiteCharacters.of(languages, "");
         } catch (IllegalArgumentException e) {
             throw Fault.invalid("delivery.languages", e.getMessage() + ".");
+        }
+        if (formats.contains(FontFormat.COLLECTION)) {
+            throw Fault.invalid("delivery.formats", "A collection isn’t a format for the web.");
+        }
+        StyleSheet own = StyleSheet.read(overrides);
+        if (!own.problems().isEmpty()) {
+            throw Fault.invalid(
+                    "delivery.overrides",
+                    "Line " + own.place(own.problems().get(0).at()).line() + " of the overrides: "
+                            + own.problems().get(0).message());
         }
         try {
             placement().check();

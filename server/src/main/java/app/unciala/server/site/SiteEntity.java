@@ -8,6 +8,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -30,7 +31,7 @@ class SiteEntity {
     private String name = "";
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private Details details = new Details(List.of(), List.of(), List.of(), SiteDelivery.usual());
+    private Details details = new Details(List.of(), List.of(), List.of(), SiteDelivery.usual(), Map.of());
 
     @Column
     private String searchText = "";

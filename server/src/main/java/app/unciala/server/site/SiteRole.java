@@ -14,7 +14,9 @@ import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 
 /**
@@ -55,7 +57,13 @@ public record SiteRole(
 
         @Schema(requiredMode = Schema.RequiredMode.NOT_REQUIRED)
         @Size(max = 240, message = "A word spacing has at most 240 characters.")
-        String wordSpacing) {
+        String wordSpacing,
+
+        @Schema(
+                requiredMode = Schema.RequiredMode.NOT_REQUIRED,
+                description = "Families before the generic one; without any, those that most systems have.")
+        @Size(max = 20, message = "A role has at most 20 fallbacks.")
+        List<@NotBlank(message = "A fallback is the name of a family.") @Size(max = 200) String> fallbacks) {
     private static final Pattern LENGTH = Pattern.compile(
             "(normal|[+-]?(\\d+|\\d*\\.\\d+)(px|rem|em|%|vw|ch|pt)?|(clamp|calc|min|max|var)\\([^;{}<>]{1,200}\\))?");
 
@@ -67,11 +75,12 @@ public record SiteRole(
         lineHeight = Objects.requireNonNullElse(lineHeight, "");
         letterSpacing = Objects.requireNonNullElse(letterSpacing, "");
         wordSpacing = Objects.requireNonNullElse(wordSpacing, "");
+        fallbacks = fallbacks == null ? List.of() : Collections.unmodifiableList(new ArrayList<>(fallbacks));
     }
 
     /** A role on its usual elements, of which nothing is said but its faces. */
     public SiteRole(String role, String familyId, GenericFamily generic, List<SlotView> faces) {
-        this(role, familyId, generic, faces, "", "", "", "", "");
+        this(role, familyId, generic, faces, "", "", "", "", "", List.of());
     }
 
     /** The text role itself. */
@@ -86,24 +95,27 @@ public record SiteRole(
 
     /** The role set in another family. */
     public SiteRole ofFamily(String id) {
-        return new SiteRole(role, id, generic, faces, selector, size, lineHeight, letterSpacing, wordSpacing);
+        return new SiteRole(
+                role, id, generic, faces, selector, size, lineHeight, letterSpacing, wordSpacing, fallbacks);
     }
 
-    /** The roles without their faces, in a text that is equal for equal settings. */
-    public static String settings(List<SiteRole> roles) {
-        return roles.stream()
-                .map(role -> new SiteRole(
-                        role.role,
-                        "",
-                        role.generic,
-                        List.of(),
-                        role.selector,
-                        role.size,
-                        role.lineHeight,
-                        role.letterSpacing,
-                        role.wordSpacing))
-                .toList()
-                .toString();
+    /** The roles without their faces and the names of families, in a text that is equal for equal settings. */
+    public static String settings(List<SiteRole> roles, Map<String, String> ownNames) {
+        return new TreeMap<>(ownNames)
+                + roles.stream()
+                        .map(role -> new SiteRole(
+                                role.role,
+                                "",
+                                role.generic,
+                                List.of(),
+                                role.selector,
+                                role.size,
+                                role.lineHeight,
+                                role.letterSpacing,
+                                role.wordSpacing,
+                                role.fallbacks))
+                        .toList()
+                        .toString();
     }
 
     /** The role as it is recorded; refused where its selector or a length is none. */
@@ -120,7 +132,8 @@ public record SiteRole(
                 length(size),
                 length(lineHeight),
                 length(letterSpacing),
-                length(wordSpacing));
+                length(wordSpacing),
+                fallbacks.stream().map(SiteRole::fallback).distinct().toList());
     }
 
     /** A role's id as it is recorded; refused when it is the name of none. */
@@ -149,6 +162,11 @@ public record SiteRole(
             throw Fault.invalid("roles", "“" + typed + "” is no selector; write one such as h1, .lead.");
         }
         return selector;
+    }
+
+    /** The name of a family as it may stand in quotation marks. */
+    private static String fallback(String typed) {
+        return CssName.checked("roles", typed);
     }
 
     /** A size, line height or spacing as it may stand in a declaration; refused when it is none. */

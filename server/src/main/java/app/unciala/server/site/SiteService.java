@@ -25,6 +25,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,7 +33,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -75,11 +78,17 @@ public class SiteService implements Reverser {
     }
 
     /**
-     * The part of a site that is kept as one: domains in ASCII form, those of them that are for staging, and roles in
-     * the order of their names.
+     * The part of a site that is kept as one: domains in ASCII form, those of them that are for staging, roles in the
+     * order of their names, and the names that families have in its CSS, by their ids, where those are its own.
      */
-    record Details(List<String> domains, List<String> staging, List<SiteRole> roles, SiteDelivery delivery) {
+    record Details(
+            List<String> domains,
+            List<String> staging,
+            List<SiteRole> roles,
+            SiteDelivery delivery,
+            Map<String, String> familyNames) {
         Details {
+            familyNames = familyNames == null ? Map.of() : Map.copyOf(familyNames);
             staging = staging == null ? List.of() : List.copyOf(staging);
             delivery = delivery == null ? SiteDelivery.usual() : delivery;
         }
@@ -119,9 +128,39 @@ public class SiteService implements Reverser {
                     description = "What fonts are cut to and how the host takes them; without it that stays as it is.")
             @Valid
             @Nullable
-            SiteDelivery delivery) {}
+            SiteDelivery delivery,
 
-    /** {@code familyNames} names the families of the roles by id. */
+            @Schema(
+                    types = {"object", "null"},
+                    requiredMode = Schema.RequiredMode.NOT_REQUIRED,
+                    description =
+                            "Names of families in the site’s CSS by their ids, where they are not the families’ own;"
+                                    + " without it they stay as they are.")
+            @Size(max = 200, message = "A site names at most 200 families.")
+            @Nullable
+            Map<
+                            @NotNull @Size(max = 20) String,
+                            @NotNull(message = "A name is a text.")
+                            @Size(max = 200, message = "A family’s name has at most 200 characters.") String>
+                    familyNames) {
+        /** What a person enters who says nothing of names. */
+        public SiteDraft(
+                String clientId,
+                String name,
+                @Nullable List<String> domains,
+                @Nullable List<String> staging,
+                @Nullable List<SiteRole> roles,
+                @Nullable SiteDelivery delivery) {
+            this(clientId, name, domains, staging, roles, delivery, null);
+        }
+    }
+
+    /**
+     * A site.
+     *
+     * @param familyNames the names that the families of its roles have in its CSS, by their ids
+     * @param families the names that they have in the inventory, by their ids
+     */
     public record Site(
             String id,
             long version,
@@ -132,12 +171,21 @@ public class SiteService implements Reverser {
             List<String> staging,
             List<SiteRole> roles,
             SiteDelivery delivery,
-            Map<String, String> familyNames) {
+            Map<String, String> familyNames,
+            Map<String, String> families) {
         /** The hosts on which it is seen. */
         public List<Place> places() {
             return domains.stream()
                     .map(domain -> new Place(new DomainName(domain), staging.contains(domain)))
                     .toList();
+        }
+
+        /** The names in its CSS that are not the families' own, by their ids. */
+        public Map<String, String> ownNames() {
+            Map<String, String> own = new TreeMap<>(familyNames);
+            own.entrySet().removeIf(name -> name.getValue()
+                    .equals(delivery.nameOf(families.getOrDefault(name.getKey(), ""))));
+            return own;
         }
 
         /** The site as the core compares it. */
@@ -152,7 +200,7 @@ public class SiteService implements Reverser {
                                     .map(face -> new Ask(role.textRole(), role.familyId(), face.toSlot())))
                             .toList(),
                     new Snapshot.Delivery(
-                            SiteRole.settings(roles),
+                            SiteRole.settings(roles, ownNames()),
                             delivery.toString(),
                             Optional.ofNullable(delivery.budget()),
                             delivery.cuts(),
@@ -281,6 +329,9 @@ public class SiteService implements Reverser {
         staging.stream().filter(host -> !domains.contains(host)).findFirst().ifPresent(host -> {
             throw Fault.invalid("staging", host + " is not among the site’s domains.");
         });
+        SiteDelivery delivery = draft.delivery() == null
+                ? site.details().delivery()
+                : draft.delivery().checked();
         String searchText = Stream.concat(
                         Stream.of(draft.name().strip(), clientName),
                         domains.stream().flatMap(domain -> Stream.of(domain, new DomainName(domain).display())))
@@ -294,12 +345,34 @@ public class SiteService implements Reverser {
                         domains,
                         staging,
                         roles,
-                        draft.delivery() == null
-                                ? site.details().delivery()
-                                : draft.delivery().checked()),
+                        delivery,
+                        draft.familyNames() == null
+                                ? site.details().familyNames()
+                                : familyNames(draft.familyNames(), roles, delivery)),
                 searchText);
         sites.saveAndFlush(site);
         links.ofSite(site.id(), site.familyIds());
+    }
+
+    /** Names that differ from those that families have anyhow; refused where two families would have one. */
+    private Map<String, String> familyNames(Map<String, String> typed, List<SiteRole> roles, SiteDelivery delivery) {
+        Map<String, String> held = links.familyNames(
+                roles.stream().map(SiteRole::familyId).distinct().toList());
+        Map<String, String> own = new TreeMap<>();
+        Map<String, String> taken = new HashMap<>();
+        held.forEach((id, family) -> {
+            String usual = delivery.nameOf(family);
+            String name = typed.getOrDefault(id, "").isBlank() ? usual : CssName.checked("familyNames", typed.get(id));
+            String before = taken.put(name.toLowerCase(Locale.ROOT), family);
+            if (before != null) {
+                throw Fault.invalid(
+                        "familyNames", "“" + name + "” would be the name of both " + before + " and " + family + ".");
+            }
+            if (!name.equals(usual) && !name.equals(family)) {
+                own.put(id, name);
+            }
+        });
+        return own;
     }
 
     private static List<SiteRole> roles(SiteDraft draft) {
@@ -340,7 +413,7 @@ public class SiteService implements Reverser {
         site.roles()
                 .forEach(role -> words.put(
                         role.textRole().label(),
-                        site.familyNames().getOrDefault(role.familyId(), role.familyId()) + " "
+                        site.families().getOrDefault(role.familyId(), role.familyId()) + " "
                                 + role.faces().stream().map(SlotView::label).collect(Collectors.joining(", "))
                                 + ", "
                                 + role.generic().name().toLowerCase(Locale.ROOT).replace('_', '-')));
@@ -370,10 +443,18 @@ public class SiteService implements Reverser {
                         site.details().staging(),
                         site.details().roles(),
                         site.details().delivery(),
-                        site.familyIds().stream()
-                                .filter(names::containsKey)
-                                .collect(Collectors.toMap(id -> id, names::get, (a, b) -> a, LinkedHashMap::new))))
+                        byFamily(site, names, id -> site.details()
+                                .familyNames()
+                                .getOrDefault(id, site.details().delivery().nameOf(names.get(id)))),
+                        byFamily(site, names, names::get)))
                 .toList();
+    }
+
+    private static Map<String, String> byFamily(
+            SiteEntity site, Map<String, String> known, UnaryOperator<String> name) {
+        Map<String, String> byId = new LinkedHashMap<>();
+        site.familyIds().stream().filter(known::containsKey).forEach(id -> byId.put(id, name.apply(id)));
+        return byId;
     }
 
     private SiteEntity find(String id, long expectedVersion) {

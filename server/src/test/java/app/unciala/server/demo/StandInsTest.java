@@ -74,14 +74,14 @@ class StandInsTest {
                 .as("two files are at each other's address")
                 .contains("WRONG_FILE_THERE");
         assertThat(reasons(caller, "Copperline", "WRONG_FILE_THERE"))
-                .anyMatch(said -> said.matches(".*Brantle \\w+ at .*, where .* of the pack belongs\\. So is 1 other\\."));
+                .anyMatch(
+                        said -> said.matches(".*Brantle \\w+ at .*, where .* of the pack belongs\\. So is 1 other\\."));
         assertThat(reasons(caller, "Harbor & Rye", "ROLE_NOT_REACHED"))
                 .anyMatch(said -> said.contains("font-family: var(--theme-heading-font)"));
     }
 
     private static List<String> reasons(Caller caller, String site, String kind) {
-        return caller
-                .get("/api/flags?limit=200&site=" + siteOf(caller, site))
+        return caller.get("/api/flags?limit=200&site=" + siteOf(caller, site))
                 .json()
                 .get("items")
                 .valueStream()

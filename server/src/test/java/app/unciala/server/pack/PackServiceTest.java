@@ -102,7 +102,8 @@ class PackServiceTest {
                         List.of(),
                         List.of(role),
                         SiteDelivery.usual(),
-                        Map.of()));
+                        Map.of("f", "Harrow"),
+                        Map.of("f", "Harrow")));
         when(flags.comparison("s")).thenAnswer(call -> List.copyOf(rows));
         Recorded license = mock();
         when(license.terms()).thenReturn(mock());
