@@ -2,6 +2,7 @@ import { Fragment } from "react";
 import Button from "@mui/material/Button";
 import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf, editing } from "../shared/api/client";
+import { draftOf } from "../shared/api/drafts";
 import { useChange } from "../shared/api/queries";
 import type { PackOnHost, PageCheck, Role, Site } from "../shared/api/types";
 import { day, listed } from "../shared/parts/format";
@@ -70,11 +71,10 @@ export function UsedRoles({ site, used }: { site: Site; used: PageCheck["used"] 
   const add = useChange({
     of: "site",
     change: (role: Role) => {
-      const { id, version, clientId, name, domains, staging, roles, delivery } = site;
       return bodyOf(
         api.PUT("/api/sites/{id}", {
-          params: { path: { id }, header: editing(version) },
-          body: { clientId, name, domains, staging, delivery, roles: [...roles, role] },
+          params: { path: { id: site.id }, header: editing(site.version) },
+          body: { ...draftOf(site), roles: [...site.roles, role] },
         }),
       );
     },

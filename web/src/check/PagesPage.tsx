@@ -129,7 +129,9 @@ function Found({ site, check, flags, last }: FoundProps) {
   useGoToHash(true);
   const ofFonts = beside(flags, ["FOUND_NOT_ALLOWED", "FOUND_NOT_RECORDED"]);
   const ofOthers = beside(flags, ["THIRD_PARTY"]);
-  const ofPages = flags.filter((flag) => !ofFonts.includes(flag) && !ofOthers.includes(flag));
+  const ofRoles = beside(flags, ["ROLE_NOT_REACHED"]);
+  const ofPack = beside(flags, ["WRONG_FILE_THERE"]);
+  const ofPages = flags.filter((flag) => ![ofFonts, ofOthers, ofRoles, ofPack].flat().includes(flag));
   return (
     <>
       <Line notes={<FlagNotes flags={ofPages} />}>
@@ -143,8 +145,8 @@ function Found({ site, check, flags, last }: FoundProps) {
         <PageList check={check} />
         <Changes check={check} />
       </Line>
-      <Line>
-        <RolesOnPages checkId={check.line.id} />
+      <Line notes={<FlagNotes flags={ofRoles} />}>
+        <RolesOnPages site={site} checkId={check.line.id} />
       </Line>
       <Line id="fonts" notes={<FlagNotes flags={ofFonts} />}>
         <FoundFonts check={check} />
@@ -154,7 +156,7 @@ function Found({ site, check, flags, last }: FoundProps) {
           <HostsOfOthers hosts={check.thirdParties} />
         </Line>
       )}
-      <Line>
+      <Line notes={<FlagNotes flags={ofPack} />}>
         <UsedRoles site={site} used={check.used} />
         {check.pack && <PlacedPack pack={check.pack} />}
       </Line>

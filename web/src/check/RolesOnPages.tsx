@@ -1,13 +1,17 @@
+import Button from "@mui/material/Button";
 import { Fragment } from "react";
-import { useGet } from "../shared/api/queries";
-import type { RoleOnPages } from "../shared/api/types";
+import { useMayEdit } from "../shared/account/session";
+import { api, bodyOf, editing } from "../shared/api/client";
+import { draftOf } from "../shared/api/drafts";
+import { useChange, useGet } from "../shared/api/queries";
+import type { RoleOnPages, Site } from "../shared/api/types";
 import { Copy } from "../shared/parts/Copy";
 import { shortAddress } from "../shared/parts/address";
-import { faceShown, otherwise, type Otherwise } from "./roles";
+import { faceShown, hasOverride, looksLike, otherwise, withOverride, type Otherwise } from "./roles";
 import { roleInWords, whatDecides, words } from "./words";
 
 /** Whether the texts of each role of the site have the face that was chosen for them, and what to write where not. */
-export function RolesOnPages({ checkId }: { checkId: string }) {
+export function RolesOnPages({ site, checkId }: { site: Site; checkId: string }) {
   const { data } = useGet("/api/checks/{id}/roles", { path: { id: checkId } });
   const roles = data?.items ?? [];
   return roles.length === 0 ? null : (
@@ -20,7 +24,7 @@ export function RolesOnPages({ checkId }: { checkId: string }) {
           <Fragment key={role.role}>
             <dt>{role.label}</dt>
             <dd>
-              <Role role={role} />
+              <Role site={site} role={role} />
             </dd>
           </Fragment>
         ))}
@@ -31,18 +35,18 @@ export function RolesOnPages({ checkId }: { checkId: string }) {
 
 const inks = { AS_ASKED: undefined, OTHER: "rubric", NOT_FOUND: "quiet" };
 
-function Role({ role }: { role: RoleOnPages }) {
+function Role({ site, role }: { site: Site; role: RoleOnPages }) {
   return (
     <>
       <div className={inks[role.verdict]}>{roleInWords(role)}</div>
       {otherwise(role.shown).map((one) => (
-        <Shown key={one.key} one={one} />
+        <Shown key={one.key} site={site} one={one} />
       ))}
     </>
   );
 }
 
-function Shown({ one }: { one: Otherwise }) {
+function Shown({ site, one }: { site: Site; one: Otherwise }) {
   const { shown } = one;
   return (
     <div className="shown-otherwise">
@@ -50,13 +54,43 @@ function Shown({ one }: { one: Otherwise }) {
         <b>{faceShown(shown)}</b> <q>{shown.text}</q>{" "}
         <span className="digest quiet">{one.pages.map(shortAddress).join(", ")}</span>
       </div>
-      {shown.winner && <div className="small">{whatDecides(shown.winner)}</div>}
+      {shown.winner && (
+        <div className="small">
+          {whatDecides(shown.winner)} <span className="quiet">{looksLike(shown.winner)}</span>
+        </div>
+      )}
       {shown.why !== "" && <div className="small">{shown.why}</div>}
       {shown.override !== null && (
         <div className="override">
           <code>{shown.override}</code> <Copy text={shown.override} />
+          <AddOverride site={site} css={shown.override} />
         </div>
       )}
     </div>
+  );
+}
+
+/** Keeps CSS that wins with the site, so that the next pack brings it. */
+function AddOverride({ site, css }: { site: Site; css: string }) {
+  const mayEdit = useMayEdit();
+  const add = useChange({
+    of: "site",
+    change: () =>
+      bodyOf(
+        api.PUT("/api/sites/{id}", {
+          params: { path: { id: site.id }, header: editing(site.version) },
+          body: { ...draftOf(site), delivery: withOverride(site.delivery, css) },
+        }),
+      ),
+    said: () => words.overrideAdded,
+  });
+  return hasOverride(site.delivery, css) ? (
+    <span className="quiet small">{words.overrideThere}</span>
+  ) : (
+    mayEdit && (
+      <Button size="small" disabled={add.isPending} onClick={() => add.mutate()}>
+        {words.addOverride}
+      </Button>
+    )
   );
 }

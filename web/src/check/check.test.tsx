@@ -274,6 +274,7 @@ describe("the pages of a site", () => {
       size: "",
       lineHeight: "",
       letterSpacing: "",
+      fallbacks: [],
       wordSpacing: "",
     };
     const used = [{ role: "CAPTIONS", label: "Captions", faces: ["Wendlow Regular"], texts: 4, proposed }];

@@ -44,7 +44,15 @@ describe("pages from one’s own browser", () => {
       http.get("*/api/sites/s1/check-plan", () =>
         HttpResponse.json({
           version: 0,
-          plan: { addresses: [], follows: false, mostPages: 5, watched: false, connections: [], signIns: [], ownHosts: [] },
+          plan: {
+            addresses: [],
+            follows: false,
+            mostPages: 5,
+            watched: false,
+            connections: [],
+            signIns: [],
+            ownHosts: [],
+          },
         }),
       ),
       http.get("*/api/sites/s1/page-readings", () => HttpResponse.json([kept])),

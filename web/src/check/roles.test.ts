@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { RoleOnPages, ShownInRole } from "../shared/api/types";
-import { faceShown, otherwise } from "./roles";
+import { usualDelivery } from "../testing/samples";
+import { faceShown, hasOverride, looksLike, otherwise, withOverride } from "./roles";
 import { roleInWords, whatDecides } from "./words";
 
 const winner = {
@@ -13,6 +14,26 @@ const winner = {
   layer: null,
   via: "--heading",
 };
+describe("what decides on a role", () => {
+  it.each([
+    [{}, /^Looks like a theme setting/],
+    [{ via: null, selector: "style" }, /^Looks like an editor’s setting/],
+    [{ via: null, selector: ".has-serif", important: true }, /^Looks like a preset class/],
+    [{ via: null, layer: "theme" }, /^In the cascade layer theme\.$/],
+    [{ via: null, selector: ".card h1", important: true }, /^$/],
+  ])("is told in general words: %o", (change, said) => {
+    expect(looksLike({ ...winner, ...change })).toMatch(said);
+  });
+
+  it("is overridden by rules that the site keeps once", () => {
+    const once = withOverride(usualDelivery, ":root { --heading: Ostrel }\n");
+    expect(once.overrides).toBe(":root { --heading: Ostrel }");
+    expect(hasOverride(once, ":root { --heading: Ostrel }")).toBe(true);
+    expect(hasOverride(once, "h1 { font-family: Ostrel }")).toBe(false);
+    expect(withOverride(once, "h1 {}").overrides).toBe(":root { --heading: Ostrel }\nh1 {}");
+  });
+});
+
 const shown: ShownInRole = {
   family: "Georgia",
   weight: 700,

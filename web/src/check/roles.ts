@@ -1,4 +1,4 @@
-import type { ShownInRole } from "../shared/api/types";
+import type { Delivery, ShownInRole, WinningRule } from "../shared/api/types";
 
 /** Texts of a role that are shown in something else for one reason, over all pages where it is so. */
 export type Otherwise = { key: string; shown: ShownInRole; texts: number; pages: string[] };
@@ -27,4 +27,28 @@ export function faceShown({ family, weight, slope, faked, onPhoneOnly }: ShownIn
     ...faked.map((what) => (what === "bold" ? "faked bold" : "faked italic")),
     ...(onPhoneOnly ? ["on a phone"] : []),
   ].join(", ");
+}
+
+/** Which kind of setting a declaration looks like, in general words; empty where it looks like a plain rule. */
+export function looksLike({ selector, via, important, layer }: WinningRule): string {
+  return via !== null
+    ? "Looks like a theme setting: a custom property."
+    : selector === "style"
+      ? "Looks like an editor’s setting on this element."
+      : important && /^\.[\w-]+$/.test(selector)
+        ? "Looks like a preset class, chosen in an editor."
+        : layer !== null
+          ? `In the cascade layer ${layer}.`
+          : "";
+}
+
+/** Whether rules are among the site’s overrides. */
+export function hasOverride({ overrides }: Pick<Delivery, "overrides">, css: string): boolean {
+  return overrides.includes(css.trim());
+}
+
+/** The delivery with rules after the overrides that are there. */
+export function withOverride(delivery: Delivery, css: string): Delivery {
+  const before = delivery.overrides.trim();
+  return { ...delivery, overrides: before === "" ? css.trim() : `${before}\n${css.trim()}` };
 }

@@ -1,4 +1,5 @@
 import { api, bodyOf } from "../shared/api/client";
+import { draftOf } from "../shared/api/drafts";
 import type { Client, Site } from "../shared/api/types";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Line } from "../shared/layout/Leaf";
@@ -8,7 +9,7 @@ import { DeleteSite } from "./DeleteSite";
 import { PageViews } from "./PageViews";
 import { SiteForm, withHosts, type SiteFields } from "./SiteForm";
 import { SiteLeaf } from "./SiteLeaf";
-import { draftOf, useKeepSite } from "./useSite";
+import { useKeepSite } from "./useSite";
 import { words } from "./words";
 
 /** What is recorded of a site: whose it is, where it is seen and how often, and what was done to it. */

@@ -72,7 +72,7 @@ const Row = memo(function Row({ site, flags }: { site: Site; flags: readonly Fla
         <div className="subjects">
           {site.roles.map((role) => (
             <span key={role.role}>
-              <span className="quiet">{roleName(role.role)}</span> {site.familyNames[role.familyId]}
+              <span className="quiet">{roleName(role.role)}</span> {site.families[role.familyId]}
             </span>
           ))}
         </div>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { AskedRow } from "../shared/api/types";
 import { kB } from "../shared/parts/format";
-import { fileChangeInWords, notAllowed, saidOnce, standing } from "./packs";
+import { fileChangeInWords, notAllowed, rolesInWords, saidOnce, standing } from "./packs";
 import { anywayInWords, differenceSince } from "./words";
 
 const row = (label: string, verdict: AskedRow["verdict"], held = 1) => ({
@@ -24,6 +24,24 @@ describe("notAllowed", () => {
   it("is said with its number", () => {
     expect(anywayInWords(["Ostrel Bold"])).toContain("Ostrel Bold is not allowed");
     expect(anywayInWords(["Ostrel Bold", "Ostrel Light"])).toContain("are not allowed");
+  });
+});
+
+describe("the roles on the pages", () => {
+  const role = (label: string, verdict: "AS_ASKED" | "OTHER" | "NOT_FOUND") => ({ label, verdict });
+  it("are as asked, with the pack that is deployed", () => {
+    const found = [role("Headings", "AS_ASKED"), role("Code", "NOT_FOUND")];
+    expect(rolesInWords(found, null)).toBe("Every text role is shown in the face that was chosen.");
+    expect(rolesInWords(found, "2030-05-03")).toMatch(
+      /^The pack deployed on May 3, 2030 is in effect: every/,
+    );
+    expect(rolesInWords([role("Code", "NOT_FOUND")], null)).toBe("");
+  });
+  it("are named where they are not", () => {
+    const found = [role("Headings", "OTHER"), role("Page title", "OTHER"), role("Code", "AS_ASKED")];
+    expect(rolesInWords(found, "2030-05-03")).toBe(
+      "Headings and Page title aren’t shown in the face that was chosen.",
+    );
   });
 });
 

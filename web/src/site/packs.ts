@@ -1,5 +1,5 @@
-import type { AskedRow } from "../shared/api/types";
-import { count, kB, listed } from "../shared/parts/format";
+import type { AskedRow, RoleOnPages } from "../shared/api/types";
+import { count, day, kB, listed } from "../shared/parts/format";
 
 type Decided = Pick<AskedRow, "familyName" | "verdict"> & { slot: { label: string }; held: unknown[] };
 
@@ -36,6 +36,24 @@ export function standing(rows: Decided[]): string {
     notHeld.length > 0 && `${listed(notHeld)} ${notHeld.length === 1 ? "is" : "are"} not held`,
   ].filter((part) => part !== false);
   return `${good} of ${count(faces.size, "face")} may go out on every domain; ${but.join(", and ")}.`;
+}
+
+/** Whether the text roles are shown as asked on the pages, with the pack that is deployed there. */
+export function rolesInWords(
+  roles: readonly { label: string; verdict: RoleOnPages["verdict"] }[],
+  deployedOn: string | null,
+): string {
+  const found = roles.filter(({ verdict }) => verdict !== "NOT_FOUND");
+  const others = found.filter(({ verdict }) => verdict === "OTHER").map(({ label }) => label);
+  if (found.length === 0) {
+    return "";
+  }
+  if (others.length > 0) {
+    return `${listed(others)} ${others.length === 1 ? "isn’t" : "aren’t"} shown in the face that was chosen.`;
+  }
+  return deployedOn === null
+    ? "Every text role is shown in the face that was chosen."
+    : `The pack deployed on ${day(deployedOn)} is in effect: every text role is shown in the face that was chosen.`;
 }
 
 /** For each of these texts, how many in sequence it stands for: 0 where the one before stands for it. */

@@ -1,13 +1,9 @@
 import { api, bodyOf, editing, isStale } from "../shared/api/client";
+import { draftOf } from "../shared/api/drafts";
 import { asking, useChange, useGet } from "../shared/api/queries";
 import type { Site, SiteDraft } from "../shared/api/types";
 import { useKeep } from "../shared/api/useKeep";
 import { words } from "./words";
-
-/** What a person enters of a site, as it is recorded. */
-export function draftOf({ clientId, name, domains, staging, roles, delivery }: Site): SiteDraft {
-  return { clientId, name, domains, staging, roles, delivery };
-}
 
 /** A recorded site. */
 export function useSite(id: string) {

@@ -67,6 +67,8 @@ export const words = {
   rulesCame: "Rules that came",
   rulesWent: "Rules that went",
   asItIs: "as it is",
+  fallbacks: "Fallbacks",
+  fallbacksUsual: "what most systems have",
   place: "It is placed",
   unplace: "It is not placed",
   placedSaid: "Recorded.",
@@ -138,13 +140,14 @@ export function packInWords(pack: Pack, files: number): string {
 }
 
 /** What a role's rule says besides its face. */
-export function settingInWords(role: Pick<Role, keyof typeof settingWords>): string {
+export function settingInWords(role: Pick<Role, keyof typeof settingWords | "fallbacks">): string {
   const said = [
     role.selector,
     role.size,
     role.lineHeight && `lines ${role.lineHeight}`,
     role.letterSpacing && `letters ${role.letterSpacing}`,
     role.wordSpacing && `words ${role.wordSpacing}`,
+    role.fallbacks.length > 0 && `then ${listed(role.fallbacks)}`,
   ].filter(Boolean);
   return said.length > 0 ? said.join(", ") : "Usual elements, size and spacing";
 }

@@ -42,4 +42,5 @@ export function recorded(start = site()) {
 export const headings = site({
   roles: [role("HEADINGS", "f1", [regular.slot])],
   familyNames: { f1: "Ostrel" },
+  families: { f1: "Ostrel" },
 });

@@ -121,6 +121,8 @@ export const usualDelivery: Delivery = {
   shape: "STYLE_SHEET",
   before: "",
   after: "",
+  formats: [],
+  overrides: "",
 };
 
 export function role(name: Role["role"], familyId: string, faces: Role["faces"]): Role {
@@ -134,6 +136,7 @@ export function role(name: Role["role"], familyId: string, faces: Role["faces"])
     lineHeight: "",
     letterSpacing: "",
     wordSpacing: "",
+    fallbacks: [],
   };
 }
 
@@ -149,6 +152,7 @@ export function site(change: Partial<Site> = {}): Site {
     roles: [],
     delivery: usualDelivery,
     familyNames: {},
+    families: {},
     ...change,
   };
 }

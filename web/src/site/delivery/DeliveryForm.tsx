@@ -13,7 +13,16 @@ import { useUnsaved } from "../../shared/parts/unsaved";
 import { useMergedForm } from "../../shared/parts/useMergedForm";
 import { bytesIn, languageIn, languageName, offeredLanguages, sampleLine, treeOf } from "./delivery";
 import { Addresses } from "./Addresses";
-import { browserWords, deliveryInWords, fieldNames, kindWords, nameWords, shapeWords, words } from "./words";
+import {
+  browserWords,
+  deliveryInWords,
+  fieldNames,
+  formats,
+  kindWords,
+  nameWords,
+  shapeWords,
+  words,
+} from "./words";
 
 type Props = { site: Site; onSave: (delivery: Delivery) => Promise<boolean> };
 
@@ -82,6 +91,31 @@ export function DeliveryForm({ site, onSave }: Props) {
         <Field label={words.browsers}>
           <Chosen control={control} name="browsers" label={words.browsers} options={browserWords} />
         </Field>
+        <Field id="formats" label={words.formats} help={words.formatsHelp}>
+          <Controller
+            name="formats"
+            control={control}
+            render={({ field }) => (
+              <Autocomplete
+                id="formats"
+                multiple
+                autoHighlight
+                filterSelectedOptions
+                options={formats}
+                value={field.value}
+                onChange={(_, value) => field.onChange(value)}
+                renderInput={(params) => (
+                  <TextField
+                    {...params}
+                    variant="standard"
+                    slotProps={named(params, words.formats)}
+                    placeholder={field.value.length === 0 ? words.formatsHint : ""}
+                  />
+                )}
+              />
+            )}
+          />
+        </Field>
         <Field id="budget" label={words.budget} help={words.budgetHelp}>
           <TextField
             id="budget"
@@ -118,6 +152,16 @@ export function DeliveryForm({ site, onSave }: Props) {
         </Field>
         <Field label={words.shape}>
           <Chosen control={control} name="shape" label={words.shape} options={shapeWords} />
+        </Field>
+        <Field id="overrides" label={words.overrides} help={words.overridesHelp}>
+          <TextField
+            id="overrides"
+            multiline
+            maxRows={8}
+            fullWidth
+            className="mono"
+            {...register("overrides")}
+          />
         </Field>
         <Field id="before" label={words.before} help={words.beforeHelp}>
           <TextField id="before" multiline maxRows={6} fullWidth {...register("before")} />

@@ -3,6 +3,7 @@ import { Line } from "../../shared/layout/Leaf";
 import { SiteLeaf } from "../SiteLeaf";
 import { useKeepSite } from "../useSite";
 import { DeliveryForm } from "./DeliveryForm";
+import { FamilyNames } from "./FamilyNames";
 import { words } from "./words";
 
 /** How a site's fonts are delivered. */
@@ -15,6 +16,7 @@ function OneSite({ site }: { site: Site }) {
   return (
     <Line>
       <DeliveryForm site={site} onSave={(delivery) => keep({ delivery })} />
+      <FamilyNames site={site} onSave={(familyNames) => keep({ familyNames })} />
     </Line>
   );
 }

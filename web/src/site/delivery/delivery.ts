@@ -64,6 +64,7 @@ export function treeOf(delivery: Delivery): string[] {
     ...(output.endsWith(".css") || output === "head.html" ? [] : ["type.css"]),
     "specimen.html",
     "instructions.html",
+    "files.csv",
     "LICENSES.txt",
     "manifest.json",
   ];

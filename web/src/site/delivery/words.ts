@@ -13,11 +13,21 @@ export const words = {
   words: "The site’s own words and signs",
   wordsHelp: "Kept when fonts are cut, and shown on the specimen page: prices, arrows, names.",
   browsers: "Browsers",
+  formats: "Formats of the host",
+  formatsHint: "WOFF2, Enter",
+  formatsHelp:
+    "In the order to try them. Leave empty to let the browsers decide. With TTF and OTF, whichever is held.",
+  overrides: "Overrides",
+  overridesHelp:
+    "CSS at the end of the pack’s rules, such as what beats a theme’s own. Leave empty if nothing has to be overridden.",
   budget: "Budget, kB",
   budgetHelp: "What the fonts of a page may weigh together.",
   budgetNone: "A budget is a number of kilobytes.",
   prefix: "Prefix of family names",
   prefixHelp: "Where the host may hold fonts of the same name.",
+  familyNames: "Names in CSS",
+  familyNamesAre: "leave one empty for the family’s own name",
+  familyNamesSave: "Save the names",
   standIns: "System faces with matched metrics stand in until the fonts are there",
   placement: "Placement",
   placementIs: "how this host takes and names files",
@@ -73,7 +83,12 @@ export const fieldNames: Record<keyof Delivery, string> = {
   shape: words.shape,
   before: words.before,
   after: words.after,
+  formats: words.formats,
+  overrides: words.overrides,
 };
+
+/** Formats that a host may take, the one that browsers like best first. */
+export const formats: Delivery["formats"] = ["WOFF2", "WOFF", "TTF", "OTF", "EOT", "SVG"];
 
 export const browserWords: [Delivery["browsers"], string][] = [
   ["MODERN", "of the last years: WOFF 2"],

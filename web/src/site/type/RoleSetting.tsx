@@ -1,6 +1,7 @@
 import TextField from "@mui/material/TextField";
 import type { Role } from "../../shared/api/types";
 import { settingInWords, settingWords, words } from "../words";
+import { familiesIn } from "./roles";
 
 type Props = { role: Role; name: string; onChange: (role: Role) => void };
 
@@ -22,6 +23,13 @@ export function RoleSetting({ role, name, onChange }: Props) {
             onChange={(event) => onChange({ ...role, [field]: event.target.value })}
           />
         ))}
+        <TextField
+          label={words.fallbacks}
+          placeholder={words.fallbacksUsual}
+          defaultValue={role.fallbacks.join(", ")}
+          slotProps={{ htmlInput: { "aria-label": `${name}: ${words.fallbacks.toLowerCase()}` } }}
+          onChange={(event) => onChange({ ...role, fallbacks: familiesIn(event.target.value) })}
+        />
       </div>
     </details>
   );

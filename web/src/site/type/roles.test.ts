@@ -3,7 +3,7 @@ import { staticSlot } from "../../shared/font/slots";
 import type { Family, HeldFile, Role } from "../../shared/api/types";
 import { role as roleIn } from "../../testing/samples";
 import { domainsIn } from "../../shared/parts/domains";
-import { byRole, fakedIn, inOrder, roleInWords, undoneOf, weigh, genericOf } from "./roles";
+import { familiesIn, byRole, fakedIn, inOrder, roleInWords, undoneOf, weigh, genericOf } from "./roles";
 import { settingInWords, weightInWords } from "../words";
 
 const regular = staticSlot(400, "upright");
@@ -121,6 +121,16 @@ describe("a site", () => {
       undone: ["Not cut."],
     };
     expect(undoneOf({ faces: [face, face], bytes: 2, stacks: {}, budget: null })).toEqual(["Not cut."]);
+  });
+});
+
+describe("fallbacks", () => {
+  it("are typed with commas, and with quotation marks or without", () => {
+    expect(familiesIn(" Charter, 'Iowan Old Style' ,“Tarn Text”,, Charter")).toEqual([
+      "Charter",
+      "Iowan Old Style",
+      "Tarn Text",
+    ]);
   });
 });
 

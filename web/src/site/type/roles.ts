@@ -32,7 +32,19 @@ export function emptyRole(role: string, like: Role | undefined): Role {
     lineHeight: "",
     letterSpacing: "",
     wordSpacing: "",
+    fallbacks: [],
   };
+}
+
+/** Names of families as they are typed, with commas between them and with quotation marks or without. */
+export function familiesIn(typed: string): string[] {
+  const names = typed.split(",").map((name) =>
+    name
+      .trim()
+      .replace(/^["'“‘](.*)["'”’]$/, "$1")
+      .trim(),
+  );
+  return [...new Set(names.filter((name) => name !== ""))];
 }
 
 /** What all chosen faces weigh together, each file counted once. */

@@ -185,6 +185,7 @@ describe("the type of a site", () => {
     const both = site({
       roles: [role("HEADINGS", "f1", [regular.slot, bold.slot])],
       familyNames: { f1: "Ostrel" },
+      families: { f1: "Ostrel" },
     });
     const state = recorded(both);
     network.use(

@@ -31,7 +31,7 @@ final class RoleFlags {
                 FlagKind.ROLE_NOT_REACHED,
                 Owner.site(site.id()),
                 Subject.ofSite(site.id()).role(role.role()),
-                role.label() + " on " + site.name() + ": not shown in " + face(role.family(), role.weight())
+                role.label() + " on " + site.name() + ": texts aren’t shown in " + face(role.family(), role.weight())
                         + (role.slope() == Slope.UPRIGHT
                                 ? ""
                                 : " " + role.slope().key()),

@@ -170,7 +170,7 @@ class PageFlagsTest {
                                 PAGE, 2, "Harrow", 400, List.of("bold"), Optional.empty(), "There is no file."),
                         new ShownInstead(PAGE + "b", 5, "Georgia", 700, List.of(), Optional.of(theme), ""))));
         Flag flag = only(FlagKind.ROLE_NOT_REACHED);
-        assertThat(flag.title()).isEqualTo("Headings on Tarn: not shown in Harrow 700");
+        assertThat(flag.title()).isEqualTo("Headings on Tarn: texts aren’t shown in Harrow 700");
         assertThat(flag.reason())
                 .isEqualTo("The check of May 9, 2030 found 7 texts in Georgia 700 and Harrow 400, faked bold."
                         + " “.theme h2” (theme.css, line 12) decides: font-family: var(--heading), serif.");
