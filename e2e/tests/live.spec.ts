@@ -1,6 +1,8 @@
 import { expect, type Page } from "@playwright/test";
-import { readFileSync } from "node:fs";
-import { host } from "./host";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { host, unpacked } from "./host";
 import { test } from "./inventory";
 import { audit, fits, openRecord, settled, signIn } from "./support";
 
@@ -86,5 +88,108 @@ test("a fault is gone after it was mended and the page checked again", async ({ 
     await expect(page.getByRole("heading", { level: 1, name: "d.ttf" })).toBeVisible();
   } finally {
     at.close();
+  }
+});
+
+test("from the faces chosen to every role shown as asked, though the theme decides otherwise at first", async ({
+  page,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), "unciala-circle-"));
+  const theme = ":root { --theme-heading: Georgia, serif }\nbody.theme h2 { font-family: var(--theme-heading) }";
+  const files = new Map<string, Buffer | string>([
+    [
+      "/",
+      `<!doctype html><html lang="en"><title>Quay</title><link rel="stylesheet" href="type.css">
+<link rel="stylesheet" href="theme.css"><body class="theme"><h2>High water</h2><p>The ferry waits.</p></html>`,
+    ],
+    ["/theme.css", theme],
+  ]);
+  const at = await host(files);
+  const where = at.url.replace("http://", "");
+  const leaf = (name: string) =>
+    page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name, exact: true }).click();
+
+  /** Makes a pack on the Overview, and puts its files on the host; the theme's own style sheet stays the last. */
+  async function deploy(button: "Make a pack" | "Make a new pack") {
+    await leaf("Overview");
+    await settled(page);
+    const before = await page.getByRole("link", { name: "Download the pack" }).getAttribute("href").catch(() => "");
+    await page.getByRole("button", { name: button }).click();
+    const link = page.getByRole("link", { name: "Download the pack" });
+    await expect(link).not.toHaveAttribute("href", before ?? "", { timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
+    const archive = join(folder, "pack.zip");
+    await download.saveAs(archive);
+    rmSync(join(folder, "pack"), { recursive: true, force: true });
+    unpacked(archive, join(folder, "pack")).forEach((bytes, path) => files.set(`/${path}`, bytes));
+  }
+
+  try {
+    await signIn(page);
+    await page.goto("/settings");
+    await page.getByLabel("Host and port").fill(where);
+    await page.getByRole("button", { name: "Allow it" }).click();
+    await expect(page.getByRole("listitem").filter({ hasText: where })).toBeVisible();
+
+    await page.goto("/sites/new");
+    await page.getByLabel("Client").fill("Harbor masters");
+    await page.getByLabel("Name", { exact: true }).fill("Quay");
+    await page.getByLabel("Domains").fill("quay.example");
+    await page.getByRole("button", { name: "Add the site" }).click();
+    for (const [field, family] of [
+      ["Headings", "Wendlow"],
+      ["Running text", "Tillet Mono"],
+    ] as const) {
+      await page.getByRole("combobox", { name: field, exact: true }).fill(family);
+      await page.getByRole("option", { name: family, exact: true }).click();
+    }
+    await page.getByRole("button", { name: "Set the site in them" }).click();
+    await page.getByRole("button", { name: "Save the type" }).click();
+    await expect(page.getByText("Saved.")).toBeVisible();
+
+    await leaf("Pages");
+    await page.getByRole("button", { name: "Change it" }).click();
+    await page.getByLabel("Pages to read").fill("http://quay.example/");
+    await page.getByLabel("Connect elsewhere").fill(`quay.example:80 → ${where}`);
+    await page.getByRole("button", { name: "Save", exact: true }).click();
+    await expect(page.getByText(/1 host connected to elsewhere/)).toBeVisible();
+
+    await deploy("Make a pack");
+    await leaf("Pages");
+    await check(page, "Check the pages");
+    await expect(page.getByRole("group", { name: /Missing: Headings on Quay: texts aren’t shown in Wendlow 400/ })).toBeVisible();
+    await expect(page.getByText("1 of 1 text isn’t shown in Wendlow 400")).toBeVisible();
+    await expect(
+      page.getByText(/^body\.theme h2 sets font-family: var\(--theme-heading\), which --theme-heading sets/),
+    ).toBeVisible();
+    await expect(page.getByText("Looks like a theme setting: a custom property.")).toBeVisible();
+    await audit(page);
+    await page.getByRole("button", { name: "Add to the pack’s rules" }).click();
+    await expect(page.getByText(/^In the pack’s rules: make the pack again/)).toBeVisible();
+
+    await deploy("Make a new pack");
+    // The theme's sheet comes after the pack's, so what overrides it must be stronger, not only later.
+    expect(String(files.get("/type.css"))).toContain("/* Overrides of rules that are on this site */");
+    await leaf("Pages");
+    await check(page, "Check again");
+    await expect(page.getByRole("group", { name: /Headings on Quay/ })).toBeHidden();
+    await leaf("Overview");
+    await expect(page.getByRole("link", { name: "Every text role is shown in the face that was chosen." })).toBeVisible();
+
+    // What Chromium shows on that page is the font of the pack.
+    const visitor = await page.context().browser()!.newPage();
+    await visitor.goto(at.url);
+    await visitor.evaluate(() => document.fonts.ready);
+    const client = await visitor.context().newCDPSession(visitor);
+    await client.send("DOM.enable");
+    await client.send("CSS.enable");
+    const { root } = await client.send("DOM.getDocument");
+    const { nodeId } = await client.send("DOM.querySelector", { nodeId: root.nodeId, selector: "h2" });
+    const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId });
+    expect(fonts.map(({ familyName, isCustomFont }) => [familyName, isCustomFont])).toEqual([["Wendlow", true]]);
+    await visitor.close();
+  } finally {
+    at.close();
+    rmSync(folder, { recursive: true, force: true });
   }
 });

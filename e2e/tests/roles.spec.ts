@@ -93,6 +93,7 @@ type Shown = {
   asAsked: boolean;
   why: string;
   override: string | null;
+  overrideAnywhere: string | null;
 };
 type Line = { role: string; selector: string; texts: number; verdict: string; shown: Shown[] };
 
@@ -183,6 +184,7 @@ test("texts of roles on sixty generated sites are judged as Chromium paints them
 
     let texts = 0;
     let groups = 0;
+    let anywhere = 0;
     const wrong: string[] = [];
     const failed: string[] = [];
     const beyond: string[] = [];
@@ -210,24 +212,43 @@ test("texts of roles on sixty generated sites are judged as Chromium paints them
       beyond.push(...others.filter(({ override }) => override === null).map(({ why }) => why));
       const overrides = others.filter(({ override }) => override !== null);
       groups += overrides.length;
-      if (overrides.length > 0) {
-        await page.addStyleTag({ content: overrides.map(({ override }) => override!).join("\n") });
+      /** Tries CSS after all style sheets, or before them, and notes the roles that it does not reach. */
+      const tried = async (name: "override" | "overrideAnywhere", where: "append" | "prepend") => {
+        await page.evaluate(
+          ([css, where]) => {
+            const style = document.createElement("style");
+            style.textContent = css!;
+            if (where === "append") {
+              document.body.append(style);
+            } else {
+              document.head.prepend(style);
+            }
+          },
+          [others.map((one) => one[name] ?? "").join("\n"), where] as const,
+        );
         await page.evaluate(() => document.fonts.ready);
         const after = await paintedAsAsked(page, true);
-        for (const { role, override } of overrides) {
-          const left = others.filter((one) => one.role === role && one.override === null);
+        for (const { role, [name]: css } of others.filter((one) => one[name] !== null)) {
+          const left = others.filter((one) => one.role === role && one[name] === null);
           const still = after.get(role)!.filter((asAsked) => !asAsked).length;
           if (still > left.reduce((sum, { texts }) => sum + texts, 0)) {
-            failed.push(`${url} ${role}: ${override!} leaves ${still}`);
+            failed.push(`${url} ${role}: ${css!} leaves ${still}`);
           }
         }
+      };
+      if (overrides.length > 0) {
+        await tried("override", "append");
+        anywhere += overrides.filter(({ overrideAnywhere }) => overrideAnywhere !== null).length;
+        await page.goto(url);
+        await tried("overrideAnywhere", "prepend");
       }
     }
     console.log(
-      `${texts} texts, ${wrong.length} sites and roles otherwise; ${groups} overrides, ${failed.length} fail; ${beyond.length} beyond CSS`,
+      `${texts} texts, ${wrong.length} sites and roles otherwise; ${groups} overrides, ${anywhere} of them for anywhere, ${failed.length} fail; ${beyond.length} beyond CSS`,
     );
     expect(texts).toBeGreaterThan(1000);
     expect(groups).toBeGreaterThan(150);
+    expect(anywhere).toBeGreaterThan(groups * 0.9);
     expect(wrong).toEqual([]);
     expect(failed).toEqual([]);
     expect(beyond.filter((why) => !/!important|has no file (?:of Asked )?for this weight and slope/.test(why))).toEqual([]);

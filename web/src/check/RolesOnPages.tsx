@@ -63,7 +63,11 @@ function Shown({ site, one }: { site: Site; one: Otherwise }) {
       {shown.override !== null && (
         <div className="override">
           <code>{shown.override}</code> <Copy text={shown.override} />
-          <AddOverride site={site} css={shown.override} />
+          {shown.overrideAnywhere === null ? (
+            <span className="quiet small">{words.overrideAtEnd}</span>
+          ) : (
+            <AddOverride site={site} css={shown.overrideAnywhere} />
+          )}
         </div>
       )}
     </div>

@@ -48,6 +48,7 @@ const shown: ShownInRole = {
   winner,
   why: "",
   override: ":root { --heading: Ostrel, Georgia; }",
+  overrideAnywhere: ":root:root { --heading: Ostrel, Georgia; }",
 };
 const role: RoleOnPages = {
   role: "PAGE_TITLE",

@@ -54,6 +54,7 @@ export const words = {
   roles: "Text roles on the pages",
   rolesAre: "the face chosen for each, and what visitors are shown",
   addOverride: "Add to the pack’s rules",
+  overrideAtEnd: "Put it at the end of the page’s last style sheet: in the pack’s own it wouldn’t win.",
   overrideAdded: "Added. Make the pack again, and upload its style sheet.",
   overrideThere: "In the pack’s rules: make the pack again, and upload its style sheet.",
   used: "What texts are set in",

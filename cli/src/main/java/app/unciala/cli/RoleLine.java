@@ -43,6 +43,7 @@ final class RoleLine {
         WinnerJson.write(json, shown.winner());
         json.writeStringProperty("why", shown.why());
         Json.optional(json, "override", shown.override());
+        Json.optional(json, "overrideAnywhere", shown.overrideAnywhere());
         json.writeEndObject();
     }
 }

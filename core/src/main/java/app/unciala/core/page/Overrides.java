@@ -23,17 +23,27 @@ import java.util.stream.Collectors;
  * rule for the role just strong enough, then one with {@code !important}. Which of them does is found by trying.
  */
 final class Overrides {
+    /** Where the CSS is put. */
+    enum Position {
+        /** After all style sheets of the page. */
+        LAST,
+        /** Before all of them: what wins there wins wherever it stands. */
+        FIRST
+    }
+
     private final RoleText text;
     private final TextStyle style;
+    private final Position at;
 
-    private Overrides(RoleText text) {
+    private Overrides(RoleText text, Position at) {
         this.text = text;
+        this.at = at;
         style = text.style();
     }
 
     /** The candidates for a text, and for all that are shown otherwise for the same reason. */
-    static List<String> of(RoleText text) {
-        return new Overrides(text).candidates();
+    static List<String> of(RoleText text, Position at) {
+        return new Overrides(text, at).candidates();
     }
 
     /** A declaration that the role needs, with the one that it has to beat. */
@@ -114,9 +124,26 @@ final class Overrides {
                 .flatMap(winner -> winner.via().stream())
                 .findFirst()
                 .filter(Overrides::isListOfFamilies)
-                .map(property -> property.rule().selector() + " { " + property.name() + ": "
-                        + CssText.quote(text.role().family()) + ", "
-                        + property.value().replace("/**/", "") + "; }");
+                .flatMap(property -> selector(property)
+                        .map(selector -> selector + " { " + property.name() + ": "
+                                + CssText.quote(text.role().family()) + ", "
+                                + property.value().replace("/**/", "") + "; }"));
+    }
+
+    private Optional<String> selector(CustomProperty property) {
+        String selector = property.rule().selector();
+        return at == Position.LAST ? Optional.of(selector) : stronger(selector);
+    }
+
+    /** A selector that selects the same and is stronger by a class; nothing for one that cannot simply be made so. */
+    private static Optional<String> stronger(String selector) {
+        if (selector.contains(",") || selector.startsWith("*")) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                selector.startsWith(":root")
+                        ? ":root" + selector
+                        : selector.matches("html\\b.*") ? "html:root" + selector.substring(4) : ":root " + selector);
     }
 
     private static boolean isListOfFamilies(CustomProperty property) {
@@ -125,7 +152,7 @@ final class Overrides {
                         .isPresent();
     }
 
-    /** Rules for the role, each just strong enough, at the end of all others. */
+    /** Rules for the role, each just strong enough. */
     private String rules(List<Needed> needed) {
         Map<String, List<String>> bySelector = new LinkedHashMap<>();
         for (Needed one : needed) {
@@ -143,13 +170,13 @@ final class Overrides {
                 .collect(Collectors.joining("\n"));
     }
 
-    /** A selector of the role, at least as specific as the rule to beat: of two that are equal, the later one wins. */
+    /** A selector of the role, at least as specific as the rule to beat; of two that are equal, the later one wins. */
     private String strong(Selector selector, Optional<Winner> against) {
         String inside = against.filter(winner -> RoleTexts.isInside(winner.element(), text.at()))
                 .map(winner -> " " + winner.element().tag())
                 .orElse("");
         long specificity = selector.specificity() + (inside.isEmpty() ? 0 : 1);
-        long needed = against.map(Winner::specificity).orElse(0L);
+        long needed = against.map(Winner::specificity).orElse(0L) + (at == Position.LAST ? 0 : 1);
         if (specificity >= needed) {
             return selector.text() + inside;
         }

@@ -9,6 +9,7 @@ import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheetBytes;
+import app.unciala.core.page.Overrides.Position;
 import app.unciala.core.page.PageDocument.SheetLink;
 import app.unciala.core.page.PageDocument.Text;
 import app.unciala.core.page.PageFaces.Chosen;
@@ -110,17 +111,22 @@ public final class PageReader {
      */
     public List<RolesOnPage.OfRole> roles(PageReading reading, List<AskedRole> roles) {
         return reading.isRead() && !roles.isEmpty()
-                ? new RolesOnPage(reading, roles, css -> again(reading, css)).all()
+                ? new RolesOnPage(reading, roles, (css, at) -> again(reading, css, at)).all()
                 : List.of();
     }
 
-    /** The texts of a page as they would be with some CSS at the end of its last style sheet. */
-    private List<Shown> again(PageReading reading, String css) {
+    /** The texts of a page as they would be with some CSS before or after its style sheets. */
+    private List<Shown> again(PageReading reading, String css, Position at) {
         String url = reading.at();
         PageDocument document = reading.document();
         PageSheets styles = new PageSheets(viewport, (address, base) -> sheet(address, base, url));
+        if (at == Position.FIRST) {
+            styles.add(Sheet.of(url, css), "");
+        }
         document.sheets().forEach(link -> add(styles, link, document.base(), url));
-        styles.add(Sheet.of(url, css), "");
+        if (at == Position.LAST) {
+            styles.add(Sheet.of(url, css), "");
+        }
         Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
         return new Painting(cascade, reading.faces(), SeenStyles.NONE).shown(document.texts());
     }

@@ -21,6 +21,8 @@ import java.util.Optional;
  * @param why what keeps the face from being shown, in a sentence; empty for texts that are as asked
  * @param override CSS that shows them as asked when it is added at the end of the page's last style sheet, proven by
  *     working out the page again with it; nothing where CSS alone can't
+ * @param overrideAnywhere CSS that does the same wherever it stands, such as in a style sheet before that of a theme; nothing
+ *     where there is none
  * @param onPhoneOnly whether it is so in a narrow window only
  */
 public record RoleShown(
@@ -36,11 +38,25 @@ public record RoleShown(
         Optional<Winner> winner,
         String why,
         Optional<String> override,
+        Optional<String> overrideAnywhere,
         boolean onPhoneOnly) {
     /** The same, seen in a narrow window only. */
     public RoleShown asOnPhoneOnly() {
         return new RoleShown(
-                family, weight, slope, faked, texts, text, path, page, asAsked, winner, why, override, true);
+                family,
+                weight,
+                slope,
+                faked,
+                texts,
+                text,
+                path,
+                page,
+                asAsked,
+                winner,
+                why,
+                override,
+                overrideAnywhere,
+                true);
     }
 
     static RoleShown of(
@@ -49,7 +65,8 @@ public record RoleShown(
             boolean asAsked,
             Optional<Winner> winner,
             String why,
-            Optional<String> override) {
+            Optional<String> override,
+            Optional<String> overrideAnywhere) {
         Run first = runs.get(0);
         Given given = first.main();
         return new RoleShown(
@@ -65,6 +82,7 @@ public record RoleShown(
                 winner,
                 why,
                 override,
+                overrideAnywhere,
                 false);
     }
 }

@@ -3,6 +3,7 @@ package app.unciala.core.page;
 import app.unciala.core.css.cascade.FamilyName;
 import app.unciala.core.css.cascade.Winner;
 import app.unciala.core.css.cascade.Winner.Place;
+import app.unciala.core.page.Overrides.Position;
 import app.unciala.core.page.RoleTexts.RoleText;
 import app.unciala.core.page.RoleTexts.Shown;
 import com.google.common.collect.Sets;
@@ -10,28 +11,32 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 
 /** How the texts of each role are shown on one page, what decides otherwise, and the CSS that beats it. */
 public final class RolesOnPage {
     /** Each tries the page once more. */
-    private static final int MOST_TRIES = 24;
+    private static final int MOST_TRIES = 36;
 
     private final PageReading reading;
     private final List<AskedRole> roles;
-    private final Function<String, List<Shown>> again;
+    private final Trial again;
     private final List<RoleText> texts;
     /** Two texts may be equal in all that is known of them. */
     private final IdentityHashMap<Run, RoleText> byRun = new IdentityHashMap<>();
 
     private int tries;
 
-    RolesOnPage(PageReading reading, List<AskedRole> roles, Function<String, List<Shown>> again) {
+    RolesOnPage(PageReading reading, List<AskedRole> roles, Trial again) {
         this.reading = reading;
         this.roles = roles;
         this.again = again;
         texts = new RoleTexts(roles).of(reading.shown());
         texts.forEach(text -> byRun.put(text.shown().run(), text));
+    }
+
+    /** Works out the texts of the page once more with some CSS. */
+    interface Trial {
+        List<Shown> with(String css, Position at);
     }
 
     /** The texts of a role by what they are shown in; none where the page has no text of it. */
@@ -56,25 +61,31 @@ public final class RolesOnPage {
         RoleText first = group.get(0);
         List<Run> runs = group.stream().map(text -> text.shown().run()).toList();
         if (first.isAsAsked()) {
-            return RoleShown.of(reading.at(), runs, true, Optional.empty(), "", Optional.empty());
+            return RoleShown.of(reading.at(), runs, true, Optional.empty(), "", Optional.empty(), Optional.empty());
         }
-        Optional<String> override = override(group);
+        Optional<String> override = override(group, Position.LAST);
         return RoleShown.of(
-                reading.at(), runs, false, first.winner(), override.isPresent() ? "" : why(first), override);
+                reading.at(),
+                runs,
+                false,
+                first.winner(),
+                override.isPresent() ? "" : why(first),
+                override,
+                override.flatMap(any -> override(group, Position.FIRST)));
     }
 
     /** The first candidate with which all these texts are as asked, and none of another role is worse. */
-    private Optional<String> override(List<RoleText> group) {
-        for (String css : Overrides.of(group.get(0))) {
-            if (tries++ < MOST_TRIES && isProven(css, group)) {
+    private Optional<String> override(List<RoleText> group, Position at) {
+        for (String css : Overrides.of(group.get(0), at)) {
+            if (tries++ < MOST_TRIES && isProven(css, at, group)) {
                 return Optional.of(css);
             }
         }
         return Optional.empty();
     }
 
-    private boolean isProven(String css, List<RoleText> group) {
-        List<Shown> now = again.apply(css);
+    private boolean isProven(String css, Position at, List<RoleText> group) {
+        List<Shown> now = again.with(css, at);
         if (now.size() != reading.shown().size()) {
             return false;
         }

@@ -84,6 +84,9 @@ class RolesOnPageTest {
         assertThat(winner.value()).isEqualTo("var(--heading)");
         assertThat(winner.via()).extracting(CustomProperty::name).containsExactly("--heading", "--preset");
         assertThat(shown.override()).contains(":root { --heading: \"Asked\", Georgia; }");
+        assertThat(shown.overrideAnywhere())
+                .as("before the theme's style sheet, too")
+                .contains(":root:root { --heading: \"Asked\", Georgia; }");
     }
 
     @Test
@@ -93,6 +96,7 @@ class RolesOnPageTest {
                         + "p{font-family:Asked}h1{font-weight:700}",
                 "<h1 style='--all:Georgia'>Title</h1><p>Text");
         assertThat(shown.override()).contains("h1 { font-family: \"Asked\", \"Georgia\"; }");
+        assertThat(shown.overrideAnywhere()).contains(":root h1 { font-family: \"Asked\", \"Georgia\"; }");
     }
 
     @Test

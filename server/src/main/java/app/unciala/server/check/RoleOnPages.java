@@ -48,6 +48,7 @@ public record RoleOnPages(
      * @param winner the declaration that decides otherwise; null for texts that are as asked, and where none speaks of it
      * @param why what no CSS can change, in a sentence; empty where there is an override
      * @param override CSS that, added at the end of the page's last style sheet, shows them as asked; null where none does
+     * @param overrideAnywhere CSS that does the same wherever it stands, such as in a pack's style sheet; null where none does
      */
     @Schema(name = "ShownInRole")
     public record ShownFace(
@@ -63,7 +64,8 @@ public record RoleOnPages(
             boolean onPhoneOnly,
             @Schema(types = {"object", "null"}) @Nullable WinningRule winner,
             String why,
-            @Schema(types = {"string", "null"}) @Nullable String override) {
+            @Schema(types = {"string", "null"}) @Nullable String override,
+            @Schema(types = {"string", "null"}) @Nullable String overrideAnywhere) {
         private ShownInstead instead() {
             return new ShownInstead(
                     page,
@@ -109,7 +111,8 @@ public record RoleOnPages(
                 shown.onPhoneOnly(),
                 shown.winner().map(WinningRule::of).orElse(null),
                 shown.why(),
-                shown.override().orElse(null));
+                shown.override().orElse(null),
+                shown.overrideAnywhere().orElse(null));
     }
 
     /** The role as the comparison looks at it, where not all of its texts are as asked. */
