@@ -71,7 +71,7 @@ final class FamilyFlags {
                 .flatMap(files -> {
                     HeldFile source = files.get(0);
                     return snapshot.sitesAsking(family.id()).stream()
-                            .filter(site -> asksFor(site, family, source.slot()))
+                            .filter(site -> site.asksFor(family.id(), source.slot()))
                             .findFirst()
                             .stream()
                             .map(site -> webFormat(snapshot, family, source, site));
@@ -167,10 +167,6 @@ final class FamilyFlags {
                 family.name() + " " + file.slot().label() + ": the stored file is damaged",
                 file.name() + " is no longer what was taken in. Drop the same file again, or restore a backup.",
                 Stream.of(file.name()));
-    }
-
-    private static boolean asksFor(Site site, Family family, Slot slot) {
-        return site.asks().stream().anyMatch(ask -> ask.familyId().equals(family.id()) && slot.standsFor(ask.slot()));
     }
 
     private static Stream<List<HeldFile>> bySlot(Family family) {

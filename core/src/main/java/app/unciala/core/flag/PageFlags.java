@@ -4,7 +4,6 @@ import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.LatestCheck.Shown;
 import app.unciala.core.flag.LatestCheck.Trouble;
-import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.license.Decision;
@@ -182,17 +181,24 @@ final class PageFlags {
                         found.getValue().stream().map(shown -> shown.page() + ": " + shown.url())));
     }
 
-    /** What the site’s text roles ask for is decided there; this is what pages show besides. */
+    /** The faces that the site’s text roles ask for are decided there; this is what pages show besides. */
     private static Stream<Flag> notAllowed(Snapshot snapshot, Site site, LatestCheck check) {
-        Set<String> asked = site.asks().stream().map(Ask::familyId).collect(Collectors.toSet());
         Map<String, List<Shown>> byFamily = check.shown().stream()
-                .filter(shown -> shown.familyId().isPresent()
-                        && !asked.contains(shown.familyId().get()))
+                .filter(shown -> shown.familyId().isPresent() && !isAsked(site, shown))
                 .collect(Collectors.groupingBy(
                         shown -> shown.familyId().get() + " " + shown.host().ascii(),
                         TreeMap::new,
                         Collectors.toList()));
         return byFamily.values().stream().flatMap(shown -> notAllowed(snapshot, site, check, shown).stream());
+    }
+
+    /** Whether a face is asked for as it is shown: from the site’s own hosts, so that no act is added by a third party. */
+    private static boolean isAsked(Site site, Shown shown) {
+        return !shown.fromOthers()
+                && site.places().stream().anyMatch(place -> place.host().equals(shown.host()))
+                && shown.familyId()
+                        .filter(family -> site.asksFor(family, shown.slot()))
+                        .isPresent();
     }
 
     private static Optional<Flag> notAllowed(Snapshot snapshot, Site site, LatestCheck check, List<Shown> shown) {

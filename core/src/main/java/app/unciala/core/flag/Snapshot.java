@@ -160,6 +160,11 @@ public final class Snapshot implements Scope.Links {
             asks = List.copyOf(asks);
         }
 
+        /** Whether a text role asks for a face that one in this slot serves. */
+        public boolean asksFor(String familyId, Slot slot) {
+            return asks.stream().anyMatch(ask -> ask.familyId().equals(familyId) && slot.standsFor(ask.slot()));
+        }
+
         /** The site with only what it asks of these families. */
         public Site asking(Set<String> familyIds) {
             return new Site(

@@ -144,6 +144,23 @@ class PageFlagsTest {
     }
 
     @Test
+    void anotherFaceOfAFamilyThatIsAskedForMustBeAllowedAndSoMustAThirdParty() {
+        asks.add(new Ask(TextRole.RUNNING_TEXT, "f", Slot.of(700, 100, Slope.UPRIGHT)));
+        shown.add(shown(Optional.of("f"), "shop.tarn.example", false));
+        assertThat(flags())
+                .as("no role asks for the regular, and its domain is not permitted")
+                .extracting(Flag::kind)
+                .contains(FlagKind.FOUND_NOT_ALLOWED);
+        asks.add(new Ask(TextRole.CAPTIONS, "f", REGULAR));
+        assertThat(flags()).extracting(Flag::kind).doesNotContain(FlagKind.FOUND_NOT_ALLOWED);
+        shown.add(shown(Optional.of("f"), "tarn.example", true));
+        assertThat(flags())
+                .as("it is asked for, but a third party serves it")
+                .extracting(Flag::kind)
+                .contains(FlagKind.FOUND_NOT_ALLOWED);
+    }
+
+    @Test
     void comingThroughAHostOfOthersMustBeGrantedToo() {
         shown.add(shown(Optional.of("f"), "tarn.example", true));
         only(FlagKind.FOUND_NOT_ALLOWED);
