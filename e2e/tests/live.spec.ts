@@ -107,7 +107,10 @@ test("from the faces chosen to every role shown as asked, though the theme decid
   const at = await host(files);
   const where = at.url.replace("http://", "");
   const leaf = (name: string) =>
-    page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: new RegExp(`^${name}`) }).click();
+    page
+      .getByRole("navigation", { name: "Leaves" })
+      .getByRole("link", { name: new RegExp(`^${name}`) })
+      .click();
 
   /** Makes a pack on the Overview, and puts its files on the host; the theme's own style sheet stays the last. */
   async function deploy(button: "Make a pack" | "Make a new pack") {
@@ -157,7 +160,9 @@ test("from the faces chosen to every role shown as asked, though the theme decid
     await deploy("Make a pack");
     await leaf("Pages");
     await check(page, "Check the pages");
-    await expect(page.getByRole("group", { name: /Missing: Headings on Quay: texts aren’t shown in Wendlow 400/ })).toBeVisible();
+    await expect(
+      page.getByRole("group", { name: /Missing: Headings on Quay: texts aren’t shown in Wendlow 400/ }),
+    ).toBeVisible();
     await expect(page.getByText("1 of 1 text isn’t shown in Wendlow 400")).toBeVisible();
     await expect(
       page.getByText(/^body\.theme h2 sets font-family: var\(--theme-heading\), which --theme-heading sets/),
@@ -174,7 +179,9 @@ test("from the faces chosen to every role shown as asked, though the theme decid
     await check(page, "Check again");
     await expect(page.getByRole("group", { name: /Headings on Quay/ })).toBeHidden();
     await leaf("Overview");
-    await expect(page.getByRole("link", { name: "Every text role is shown in the face that was chosen." })).toBeVisible();
+    await expect(
+      page.getByRole("link", { name: "Every text role is shown in the face that was chosen." }),
+    ).toBeVisible();
 
     // What Chromium shows on that page is the font of the pack.
     const visitor = await page.context().browser()!.newPage();

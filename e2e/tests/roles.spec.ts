@@ -251,7 +251,9 @@ test("texts of roles on sixty generated sites are judged as Chromium paints them
     expect(anywhere).toBeGreaterThan(groups * 0.9);
     expect(wrong).toEqual([]);
     expect(failed).toEqual([]);
-    expect(beyond.filter((why) => !/!important|has no file (?:of Asked )?for this weight and slope/.test(why))).toEqual([]);
+    expect(beyond.filter((why) => !/!important|has no file (?:of Asked )?for this weight and slope/.test(why))).toEqual(
+      [],
+    );
   } finally {
     served.close();
     rmSync(folder, { recursive: true, force: true });

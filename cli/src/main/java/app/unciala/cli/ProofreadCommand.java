@@ -38,14 +38,16 @@ import tools.jackson.core.json.JsonFactory;
 /** Prints one JSON object a line for each thing that is wrong with the fonts of a style sheet. */
 @Command(
         name = "proofread",
-        description = "Says what is wrong with the fonts of a style sheet, one JSON object a line; 1 when anything is.")
+        description =
+                "Says what is wrong with the fonts of a style sheet, or of the style elements of an HTML file, one JSON object a"
+                        + " line; exit code 1 when anything is.")
 final class ProofreadCommand implements Callable<Integer> {
     private static final JsonFactory FACTORY = new JsonFactory();
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE.css")
+    @Parameters(paramLabel = "FILE")
     private Path file = Path.of("");
 
     @Option(names = "--fonts", paramLabel = "DIR", description = "the font files that are there, in any folder below")

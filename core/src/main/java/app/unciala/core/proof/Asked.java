@@ -137,9 +137,15 @@ final class Asked {
         if (naming.isEmpty() || unknown) {
             return;
         }
+        // A name that is mistaken is told of as such; its face is not unused besides.
+        NearNames named = new NearNames(naming.stream()
+                .flatMap(use -> use.families().stream())
+                .map(Name::text)
+                .distinct()
+                .toList());
         for (String family : fonts.declaredFamilies()) {
             List<DeclaredFace> faces = fonts.declared(family);
-            if (naming.stream().flatMap(use -> use.families().stream()).noneMatch(name -> isMeant(name, family))) {
+            if (named.of(family).isEmpty()) {
                 faces.forEach(face -> unused(face, "No rule names “" + family + "”, so this face is never loaded."));
             } else {
                 Set<String> taken = taken(faces);
@@ -151,20 +157,6 @@ final class Asked {
                                         + face.slot().label() + ", so this face is never loaded."));
             }
         }
-    }
-
-    /** A name that is mistaken is told of as such; its face is not unused besides. */
-    private static boolean isMeant(Name name, String family) {
-        String meant = Names.plain(name.text());
-        String declared = Names.plain(family);
-        return meant.equals(declared)
-                || Names.distance(meant, declared) <= 2
-                || WordsOfStyle.divide(name.text())
-                        .filter(divided -> Names.plain(divided.family()).equals(declared))
-                        .isPresent()
-                || WordsOfStyle.divide(family)
-                        .filter(divided -> Names.plain(divided.family()).equals(meant))
-                        .isPresent();
     }
 
     private Set<String> taken(List<DeclaredFace> faces) {

@@ -25,6 +25,8 @@ final class NameFindings {
     private final boolean ofIcons;
     private final boolean imports;
     private final Map<String, GenericFamily> elsewhere;
+    private final NearNames near;
+    private final Set<String> declared;
     private final List<Finding> found = new ArrayList<>();
     private final Set<Integer> seen = new HashSet<>();
 
@@ -37,6 +39,8 @@ final class NameFindings {
                         .count()
                 > ICONS;
         elsewhere = generics(fonts);
+        near = new NearNames(fonts.declaredFamilies());
+        declared = Set.copyOf(fonts.declaredFamilies());
         imports = fonts.rulesNamed("import").findAny().isPresent();
     }
 
@@ -85,11 +89,9 @@ final class NameFindings {
                 continue;
             }
             if (!isDeclared(name) && told.add(name.start())) {
-                Optional<String> near = name.isSystem()
-                        ? Names.same(name.text(), fonts.declaredFamilies())
-                        : Names.near(name.text(), fonts.declaredFamilies());
-                if (near.isPresent()) {
-                    found.add(mismatch(use, name, near.get()));
+                Optional<String> meant = name.isSystem() ? near.same(name.text()) : near.of(name.text());
+                if (meant.isPresent()) {
+                    found.add(mismatch(use, name, meant.get()));
                 } else if (leads && !name.isSystem() && !anyDeclared && !imports && !ofIcons) {
                     found.add(Finding.at(
                             fonts.sheet(),
@@ -104,7 +106,7 @@ final class NameFindings {
     }
 
     private boolean isDeclared(Name name) {
-        return fonts.declaredFamilies().contains(name.text());
+        return declared.contains(name.text());
     }
 
     private Finding mismatch(FontUse use, Name name, String near) {

@@ -224,26 +224,9 @@ public final class Names {
                 .replaceAll("[^\\p{L}\\p{Nd}]", "");
     }
 
-    /** The family whose name differs in case, hyphens, spaces and accents only. */
-    static Optional<String> same(String name, Collection<String> families) {
-        String plain = plain(name);
-        return families.stream().filter(family -> plain(family).equals(plain)).findFirst();
-    }
-
     /** The family that was probably meant: the same but for case and signs, for words of style, or for a letter or two. */
     public static Optional<String> near(String name, Collection<String> families) {
-        String plain = plain(name);
-        int most = plain.length() < 5 ? 1 : 2;
-        return same(name, families)
-                .or(() -> WordsOfStyle.divide(name).flatMap(divided -> same(divided.family(), families)))
-                .or(() -> families.stream()
-                        .filter(family -> WordsOfStyle.divide(family)
-                                .filter(divided -> plain(divided.family()).equals(plain))
-                                .isPresent())
-                        .findFirst())
-                .or(() -> families.stream()
-                        .filter(family -> plain.length() > 2 && distance(plain(family), plain) <= most)
-                        .findFirst());
+        return new NearNames(families).of(name);
     }
 
     /** How many letters are wrong between two names, counted up to 3. */

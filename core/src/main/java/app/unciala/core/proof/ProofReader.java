@@ -7,7 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** Reads a style sheet for what is wrong with its fonts. */
+/** Reads a style sheet, or the style elements of a piece of HTML, for what is wrong with its fonts. */
 public final class ProofReader {
     /** One correction may uncover the next; more rounds than this no style sheet needs. */
     private static final int ROUNDS = 12;
@@ -26,7 +26,7 @@ public final class ProofReader {
     /** What a style sheet names, so that it can be looked up: family names, and file names as they stand in addresses. */
     public record Named(Set<String> families, Set<String> files) {}
 
-    /** Reads a style sheet; any text may be given. */
+    /** Reads a style sheet or HTML; any text may be given. Places are those in the text. */
     public static Proof read(String css, Reference reference) {
         List<Finding> findings = findings(css, reference);
         String fixed = css;
@@ -54,7 +54,7 @@ public final class ProofReader {
 
     /** What a style sheet names. */
     public static Named named(String css) {
-        FontSheet fonts = FontSheet.read(css);
+        FontSheet fonts = FontSheet.read(StyleElements.only(css));
         return new Named(
                 Set.copyOf(fonts.declaredFamilies()),
                 fonts.faces().stream()
@@ -64,7 +64,7 @@ public final class ProofReader {
     }
 
     private static List<Finding> findings(String css, Reference reference) {
-        FontSheet fonts = FontSheet.read(css);
+        FontSheet fonts = FontSheet.read(StyleElements.only(css));
         return Stream.of(
                         SyntaxFindings.find(fonts),
                         TypographicQuotes.find(fonts),

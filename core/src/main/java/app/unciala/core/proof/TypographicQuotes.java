@@ -54,14 +54,17 @@ final class TypographicQuotes {
         if (edits.isEmpty()) {
             return Stream.empty();
         }
-        String corrected = Edit.apply(sheet.text(), List.of(edits));
         int from = value.get(0).start();
         int to = value.get(value.size() - 1).end();
+        List<Edit> inValue = edits.stream()
+                .map(edit -> new Edit(edit.start() - from, edit.end() - from, edit.text()))
+                .toList();
+        String corrected = Edit.apply(sheet.text().substring(from, to), List.of(inValue));
         return Stream.of(Finding.at(
                         sheet,
                         edits.get(0).start(),
                         FindingKind.TYPOGRAPHIC_QUOTES,
                         "These are quotes of a text; CSS takes them for letters of the name. Use straight ones.")
-                .fixedBy(corrected.substring(from, to), edits));
+                .fixedBy(corrected, edits));
     }
 }

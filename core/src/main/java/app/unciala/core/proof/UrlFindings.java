@@ -56,7 +56,7 @@ final class UrlFindings {
 
     private void source(Source source) {
         String url = source.url().orElse("").strip();
-        if (source.url().isEmpty() || source.isInline()) {
+        if (source.url().isEmpty() || source.isInline() || reference.isReplaced(url)) {
             return;
         }
         transport(url, source.urlStart());
@@ -153,14 +153,13 @@ final class UrlFindings {
 
     /** Whether a rule leads with a family that is not declared here, and so may come with what is imported. */
     private boolean needsMore() {
+        NearNames declared = new NearNames(fonts.declaredFamilies());
         return fonts.uses().stream()
                 .flatMap(use -> use.families().stream().limit(1))
                 .anyMatch(name -> !name.isSystem()
                         && !name.unknown()
                         && !name.isCssWide()
-                        && fonts.declaredFamilies().stream()
-                                .noneMatch(
-                                        family -> Names.distance(Names.plain(family), Names.plain(name.text())) <= 2));
+                        && declared.of(name.text()).isEmpty());
     }
 
     /** CSS Cascade 5, section 2: an import that stands after another rule is passed over. */

@@ -299,9 +299,44 @@ class PackWriterTest {
                             new Reference(
                                     Optional.of(java.net.URI.create("https://client.example/")),
                                     Optional.empty(),
-                                    false))
+                                    false,
+                                    Optional.of("<%= asset '{file}' %>")))
                     .findings();
             assertThat(findings).as(css).isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Kind.class)
+    void everyShapeIsCleanInOurOwnStyleSheetCheck(Kind kind) {
+        Placement placement = new Placement(
+                kind,
+                "../fonts/",
+                "https://cdn.client.example/f",
+                "<%= asset '{file}' %>",
+                Map.of(
+                        "harrow-regular.woff2",
+                        "https://cdn.client.example/9/r.woff2",
+                        "harrow-bold.woff2",
+                        "https://cdn.client.example/9/b.woff2"),
+                new FileNames(FileNames.Rule.HYPHENS, false));
+        for (OutputShape shape : List.of(
+                OutputShape.STYLE_SHEET,
+                OutputShape.STYLE_BLOCK,
+                OutputShape.APPENDED,
+                OutputShape.CUSTOM_PROPERTIES)) {
+            String made = text(
+                    PackWriter.write(request(placement, shape, roles("Harrow"), faces("Harrow"))), shape.fileName());
+            assertThat(ProofReader.read(
+                                    made,
+                                    new Reference(
+                                            Optional.of(java.net.URI.create("https://client.example/")),
+                                            Optional.empty(),
+                                            false,
+                                            Optional.of("<%= asset '{file}' %>")))
+                            .findings())
+                    .as(shape + " " + made)
+                    .isEmpty();
         }
     }
 

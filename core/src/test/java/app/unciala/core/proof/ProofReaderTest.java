@@ -1,6 +1,9 @@
 package app.unciala.core.proof;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.unciala.core.css.GenericFamily;
@@ -11,6 +14,7 @@ import app.unciala.font.face.Range;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
 import java.net.URI;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -19,11 +23,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Broken style sheets: each fault is found at its place, its correction is made, and nothing is left after that. */
@@ -452,6 +458,57 @@ class ProofReaderTest {
             int lines = cut.split("\n", -1).length;
             assertTrue(proof.findings().stream().allMatch(finding -> finding.line() >= 1 && finding.line() <= lines));
         }
+    }
+
+    @Test
+    void theStyleElementsOfHtmlAreReadAtTheirPlaces() {
+        String html = """
+                <!-- type --><link rel="preconnect" href="https://a.example">
+                <style media="screen">
+                @font-face { font-family: Harrow; src: url(h.woff2) format("woff2"); font-weight: 400; font-display: swap }
+                </style><!-- <style>p { font-family: Nobody }</style> -->
+                <STYLE>h1 { font-family: Harow, serif }</style><p style="x">Harow</p>
+                """;
+        Proof proof = ProofReader.read(html, Reference.served(Optional.empty(), Optional.empty()));
+        assertThat(proof.findings())
+                .extracting(Finding::kind, Finding::line)
+                .containsExactly(tuple(FindingKind.NAME_MISMATCH, 5));
+        assertThat(proof.fixed()).isEqualTo(html.replace("h1 { font-family: Harow", "h1 { font-family: \"Harrow\""));
+        assertThat(ProofReader.named(html).families()).containsExactly("Harrow");
+        assertThat(ProofReader.read(
+                                "<!-- h1 { font-family: x } -->", Reference.served(Optional.empty(), Optional.empty()))
+                        .findings())
+                .as("a style sheet may begin so")
+                .isNotEmpty();
+    }
+
+    /** Each took from twenty seconds to over a minute before names were compared once, and quotes in their own value. */
+    @ParameterizedTest
+    @MethodSource
+    void aHugeStyleSheetOfOneFaultEndsInAMoment(String what, String css) {
+        assertTimeoutPreemptively(
+                Duration.ofSeconds(30),
+                () -> ProofReader.read(css, Reference.served(Optional.empty(), Optional.empty())),
+                what);
+    }
+
+    static Stream<Arguments> aHugeStyleSheetOfOneFaultEndsInAMoment() {
+        return Stream.of(
+                Arguments.of(
+                        "1,500 families declared and 1,500 others asked for",
+                        repeated(1500, i -> "@font-face{font-family:fam" + i + "x;src:url(a" + i + ".woff2)}\n")
+                                + repeated(1500, i -> "p" + i + "{font-family:other" + i + "y}\n")),
+                Arguments.of("quotes of a text", repeated(50_000, i -> "a{b:”}")),
+                Arguments.of(
+                        "fonts by http:",
+                        repeated(
+                                8_000,
+                                i -> "@font-face{font-family:a" + i + ";src:url(http://x.example/" + i + ".woff2)}\n")),
+                Arguments.of("names without quotes", repeated(6_000, i -> "p{font-family:My Font " + i + "}\n")));
+    }
+
+    private static String repeated(int times, IntFunction<String> rule) {
+        return IntStream.range(0, times).mapToObj(rule).collect(Collectors.joining());
     }
 
     @Test

@@ -33,7 +33,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Proof-reads style sheets against what is held, and for a site against what its licenses allow. */
 @Service
@@ -94,7 +93,6 @@ public class ProofService {
     public record ProofView(List<FindingView> findings, String fixed) {}
 
     /** Reads a style sheet for a site; without an address it is taken to stand on the site's first domain. */
-    @Transactional(readOnly = true)
     public ProofView forSite(String siteId, StyleSheetText pasted) {
         Site site = sites.get(siteId);
         Optional<URI> address = address(pasted)
@@ -103,13 +101,15 @@ public class ProofService {
     }
 
     /** Reads a style sheet that belongs to no site: nothing is said of what licenses allow. */
-    @Transactional(readOnly = true)
     public ProofView read(StyleSheetText pasted) {
         return read(pasted.css(), address(pasted), Optional.empty());
     }
 
     private ProofView read(String css, Optional<URI> address, Optional<Site> site) {
-        Proof proof = ProofReader.read(css, Reference.inventory(address, known(css, site)));
+        Proof proof = ProofReader.read(
+                css,
+                Reference.inventory(address, known(css, site))
+                        .replacing(site.map(any -> any.delivery().expression()).orElse("")));
         return new ProofView(proof.findings().stream().map(FindingView::of).toList(), proof.fixed());
     }
 

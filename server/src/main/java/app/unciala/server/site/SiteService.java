@@ -31,11 +31,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.UnaryOperator;
+import java.util.function.BinaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -362,7 +363,8 @@ public class SiteService implements Reverser {
         Map<String, String> taken = new HashMap<>();
         held.forEach((id, family) -> {
             String usual = delivery.nameOf(family);
-            String name = typed.getOrDefault(id, "").isBlank() ? usual : CssName.checked("familyNames", typed.get(id));
+            String said = Objects.requireNonNullElse(typed.get(id), "");
+            String name = said.isBlank() ? usual : CssName.checked("familyNames", said);
             String before = taken.put(name.toLowerCase(Locale.ROOT), family);
             if (before != null) {
                 throw Fault.invalid(
@@ -443,17 +445,18 @@ public class SiteService implements Reverser {
                         site.details().staging(),
                         site.details().roles(),
                         site.details().delivery(),
-                        byFamily(site, names, id -> site.details()
+                        byFamily(site, names, (id, name) -> site.details()
                                 .familyNames()
-                                .getOrDefault(id, site.details().delivery().nameOf(names.get(id)))),
-                        byFamily(site, names, names::get)))
+                                .getOrDefault(id, site.details().delivery().nameOf(name))),
+                        byFamily(site, names, (id, name) -> name)))
                 .toList();
     }
 
     private static Map<String, String> byFamily(
-            SiteEntity site, Map<String, String> known, UnaryOperator<String> name) {
+            SiteEntity site, Map<String, String> held, BinaryOperator<String> name) {
         Map<String, String> byId = new LinkedHashMap<>();
-        site.familyIds().stream().filter(known::containsKey).forEach(id -> byId.put(id, name.apply(id)));
+        site.familyIds().forEach(id -> Optional.ofNullable(held.get(id))
+                .ifPresent(family -> byId.put(id, name.apply(id, family))));
         return byId;
     }
 
