@@ -77,6 +77,31 @@ class UncialaTest {
     }
 
     @Test
+    void everyCommandSaysHowItIsUsedAndOneThatIsNoneDoesNot() {
+        for (String command : Unciala.commandLine().getSubcommands().keySet()) {
+            out.getBuffer().setLength(0);
+            assertThat(run(command, "--help")).as(command).isZero();
+            assertThat(out.toString()).as(command).contains("Usage: unciala " + command);
+        }
+        out.getBuffer().setLength(0);
+        assertThat(run("help", "subset")).isZero();
+        assertThat(out.toString()).startsWith("Usage: unciala subset");
+        assertThat(run("nosuch", "--help")).isEqualTo(2);
+        assertThat(run("nosuch")).isEqualTo(2);
+        assertThat(run("--help")).isZero();
+    }
+
+    @Test
+    void proofreadReadsTheStyleElementsOfAPage() throws Exception {
+        Path page = Files.writeString(
+                folder.resolve("head.html"),
+                "<!doctype html>\n<style>\n@font-face { font-family: A; src: url(a.woff2) format(\"woff2\"); font-display: swap }\n"
+                        + "</style><style>p { font-family: A }</style>\n");
+        assertThat(run("proofread", page.toString())).isEqualTo(1);
+        assertThat(out.toString().lines()).singleElement().asString().contains("\"line\":4", "\"kind\":\"no-generic\"");
+    }
+
+    @Test
     void proofreadSaysWhatIsWrongWithItsOptions() throws Exception {
         Path css = Files.writeString(folder.resolve("site.css"), "p { color: red }");
 

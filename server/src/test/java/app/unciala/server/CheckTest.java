@@ -319,6 +319,16 @@ class CheckTest {
                 .as("without a new one the password stays")
                 .isEqualTo(200);
         assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        Answer led = caller.edit(
+                "/api/sites/" + site + "/check-plan",
+                "plan",
+                Map.of(
+                        "signIns",
+                        List.of(again),
+                        "connections",
+                        List.of(Map.of("host", "stage.example:80", "to", "192.0.2.9:80"))));
+        assertThat(led.status()).as("a kept password goes to no other machine").isEqualTo(422);
+        assertThat(led.text()).contains("reached in another way now");
         Map<String, Object> unknown = Map.of("host", "stage.example:80", "name", "wen");
         assertThat(plan(site, "stage.example", Map.of("signIns", List.of(unknown)))
                         .status())

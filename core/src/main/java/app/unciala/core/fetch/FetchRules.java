@@ -18,7 +18,7 @@ import java.util.TreeSet;
  * @param connectTo for a host, the address to connect to instead
  * @param privateHosts hosts that may be connected to although they are in private networks or on this machine
  * @param allowsPrivate whether all hosts may
- * @param signIns for a host, the value of the Authorization header it is sent
+ * @param signIns for a scheme and a host, the value of the Authorization header it is sent
  * @param longest how long one answer may take from the first to the last byte
  */
 public record FetchRules(
@@ -58,11 +58,11 @@ public record FetchRules(
         return new FetchRules(connectTo, hosts, allowsPrivate, signIns, longest);
     }
 
-    /** With a name and a password that a host is sent (RFC 7617). */
-    public FetchRules signingIn(String host, int port, String name, String password) {
+    /** With a name and a password that a host is sent (RFC 7617) over one scheme, {@code http} or {@code https}, only. */
+    public FetchRules signingIn(String scheme, String host, int port, String name, String password) {
         Map<String, String> headers = new TreeMap<>(signIns);
         headers.put(
-                key(host, port),
+                scheme + " " + key(host, port),
                 "Basic "
                         + Base64.getEncoder().encodeToString((name + ":" + password).getBytes(StandardCharsets.UTF_8)));
         return new FetchRules(connectTo, privateHosts, allowsPrivate, headers, longest);
@@ -77,8 +77,8 @@ public record FetchRules(
         return allowsPrivate || PublicAddress.isOne(address);
     }
 
-    Optional<String> signIn(String host, int port) {
-        return Optional.ofNullable(signIns.get(key(host, port)));
+    Optional<String> signIn(String scheme, String host, int port) {
+        return Optional.ofNullable(signIns.get(scheme + " " + key(host, port)));
     }
 
     static String key(String host, int port) {

@@ -169,7 +169,7 @@ public final class WebResources implements Resources, Closeable {
             request.setHeader(
                     "Accept",
                     use == Use.PAGE ? "text/html,*/*;q=0.8" : use == Use.STYLE_SHEET ? "text/css,*/*;q=0.1" : "*/*");
-            rules.signIn(uri.getHost(), port(uri)).ifPresent(said -> request.setHeader("Authorization", said));
+            rules.signIn(scheme, uri.getHost(), port(uri)).ifPresent(said -> request.setHeader("Authorization", said));
             return client.execute(
                     request, response -> answer(url, response, use == Use.FONT ? MOST_BYTES_OF_A_FONT : MOST_BYTES));
         } catch (URISyntaxException e) {

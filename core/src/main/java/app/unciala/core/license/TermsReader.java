@@ -60,6 +60,7 @@ public final class TermsReader {
     public record Proposal(Term term, String value, Quote quote) {}
 
     private static final int LONGEST_QUOTE = 400;
+    private static final int LONGEST_SENTENCE = 800;
     private static final int MOST_SENTENCES = 20_000;
     private static final String NUMBER = "(\\d{1,3}(?:[,.'’  ]\\d{3})+|\\d{1,12})";
     private static final List<String> NUMBER_WORDS =
@@ -331,14 +332,25 @@ public final class TermsReader {
             breaks.setText(line);
             int from = 0;
             for (int to = breaks.next(); to != BreakIterator.DONE; to = breaks.next()) {
-                String sentence = line.substring(from, to).strip();
-                if (!sentence.isEmpty()) {
-                    sentences.add(sentence);
-                }
+                addInParts(line.substring(from, to).strip(), sentences);
                 from = to;
             }
         }
         return sentences;
+    }
+
+    /** What is longer than any sentence is read in parts, as the time that patterns take may grow with the square of it. */
+    private static void addInParts(String sentence, List<String> sentences) {
+        String left = sentence;
+        while (left.length() > LONGEST_SENTENCE) {
+            int space = left.lastIndexOf(' ', LONGEST_SENTENCE);
+            int end = space > 0 ? space : LONGEST_SENTENCE;
+            sentences.add(left.substring(0, end).strip());
+            left = left.substring(end).strip();
+        }
+        if (!left.isEmpty()) {
+            sentences.add(left);
+        }
     }
 
     private static Pattern words(String pattern) {

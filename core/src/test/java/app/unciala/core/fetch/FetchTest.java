@@ -177,7 +177,7 @@ class FetchTest {
                 .connecting("staging.client.example", 80, here)
                 .connecting("other.client.example", 80, here)
                 .allowingPrivate("localhost", port)
-                .signingIn("staging.client.example", 80, "mara", "p:ss wörd");
+                .signingIn("http", "staging.client.example", 80, "mara", "p:ss wörd");
         try (WebResources web = new WebResources(rules)) {
             assertThat(web.get("http://staging.client.example/signed-in", Use.PAGE)
                             .isFound())
@@ -187,6 +187,16 @@ class FetchTest {
                     .isEqualTo(401);
             assertThat(web.get("http://staging.client.example/away", Use.PAGE).status())
                     .as("a redirect to another host does not take it along")
+                    .isEqualTo(401);
+        }
+        FetchRules secure = FetchRules.publicOnly()
+                .connecting("staging.client.example", 80, here)
+                .allowingPrivate("localhost", port)
+                .signingIn("https", "staging.client.example", 80, "mara", "p:ss wörd");
+        try (WebResources web = new WebResources(secure)) {
+            assertThat(web.get("http://staging.client.example/signed-in", Use.PAGE)
+                            .status())
+                    .as("what is for https is not sent in the clear")
                     .isEqualTo(401);
         }
     }

@@ -1,10 +1,12 @@
 package app.unciala.core.license;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import app.unciala.core.license.TermsReader.AgreementPage;
 import app.unciala.core.license.TermsReader.Proposal;
 import app.unciala.core.license.TermsReader.Term;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -12,6 +14,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TermsReaderTest {
     private static final String AGREEMENT = """
@@ -32,6 +35,15 @@ class TermsReaderTest {
             3. Term. The license is valid through 3 March 2031. It renews automatically, unless it is
             canceled with 30 days' written notice. The annual subscription fee is EUR 1,240.50.
             """;
+
+    /** Each took from half a minute on, or ended with a StackOverflowError. */
+    @ParameterizedTest
+    @ValueSource(strings = {"until ", "111 ", "domain ", "a.", "views per month "})
+    void aTextOfOneThingRepeatedEndsInAMoment(String repeated) {
+        String text = "The domain " + repeated.repeat(200_000 / repeated.length()) + "1";
+        assertTimeoutPreemptively(
+                Duration.ofSeconds(30), () -> TermsReader.read(List.of(new AgreementPage(1, text))), repeated);
+    }
 
     @Test
     void proposesWhatAnAgreementSaysWithItsWords() {

@@ -58,6 +58,9 @@ public record CheckPlan(
                         @NotNull(message = "A host is a text.")
                         @Size(max = 300, message = "A host has at most 300 characters.") String>
                 ownHosts) {
+    /** A plan that says nothing. */
+    static final CheckPlan NONE = new CheckPlan(List.of(), false, 1, false, List.of(), List.of(), List.of());
+
     private static final int USUAL_PAGES = 20;
     private static final Pattern ADDRESS =
             Pattern.compile("(?i)(?<scheme>https?)://(?<host>[^/?#:@\\s]+)(?<port>:\\d{1,5})?(?<rest>[/?#]\\S*|)");
@@ -130,6 +133,28 @@ public record CheckPlan(
                         .map(one -> new SignIn(ownHost(one.host(), site, "signIns"), one.name(), one.password()))
                         .toList(),
                 ownHosts.stream().map(CheckPlan::host).distinct().toList());
+    }
+
+    /** What a host with its port is connected to; itself where nothing else is said. */
+    String target(String host) {
+        return connections.stream()
+                .filter(connection -> connection.host().equals(host))
+                .map(Connection::to)
+                .findFirst()
+                .orElse(host);
+    }
+
+    /**
+     * Over which scheme a host with its port is sent a password: that of the port; at another port https, unless a page there
+     * is named by http.
+     */
+    String scheme(String host) {
+        boolean plain = host.endsWith(":80")
+                || (!host.endsWith(":443")
+                        && addresses.stream()
+                                .anyMatch(address -> address.startsWith("http:")
+                                        && HostAndPort.of(address).toString().equals(host)));
+        return plain ? "http" : "https";
     }
 
     private static String address(String typed, Site site) {

@@ -74,22 +74,35 @@ public class CheckPlans {
 
     private CheckPlanEntity save(String siteId, @Nullable CheckPlanEntity kept, CheckPlan checked) {
         CheckPlanEntity entity = kept == null ? new CheckPlanEntity(siteId) : kept;
-        List<SignIn> known = kept == null ? List.of() : kept.plan().signIns();
+        CheckPlan before = kept == null ? CheckPlan.NONE : kept.plan();
         entity.edit(checked.withSignIns(checked.signIns().stream()
-                .map(signIn -> encrypted(signIn, known))
+                .map(signIn -> encrypted(signIn, before, checked))
                 .toList()));
         return plans.saveAndFlush(entity);
     }
 
-    private SignIn encrypted(SignIn signIn, List<SignIn> known) {
+    /**
+     * A sign-in with its password encrypted. One that is kept goes on going to where it was kept for only: whoever has the host
+     * connected to elsewhere, or reached over another scheme, must know the password.
+     */
+    private SignIn encrypted(SignIn signIn, CheckPlan before, CheckPlan now) {
+        String host = signIn.host();
+        boolean goesElsewhere = !before.target(host).equals(now.target(host))
+                || !before.scheme(host).equals(now.scheme(host));
         String kept = signIn.password() == null || signIn.password().isEmpty()
-                ? known.stream()
-                        .filter(one ->
-                                one.host().equals(signIn.host()) && one.name().equals(signIn.name()))
+                ? before.signIns().stream()
+                        .filter(one -> !goesElsewhere
+                                && one.host().equals(host)
+                                && one.name().equals(signIn.name()))
                         .map(SignIn::password)
                         .filter(Objects::nonNull)
                         .findFirst()
-                        .orElseThrow(() -> Fault.invalid("signIns", "Type the password of " + signIn.name() + "."))
+                        .orElseThrow(() -> Fault.invalid(
+                                "signIns",
+                                "Type the password of " + signIn.name()
+                                        + (goesElsewhere
+                                                ? " again: " + host + " is reached in another way now."
+                                                : ".")))
                 : secrets.encrypted(signIn.password());
         return new SignIn(signIn.host(), signIn.name(), kept);
     }
@@ -140,7 +153,8 @@ public class CheckPlans {
             String password = signIn.password() == null
                     ? ""
                     : secrets.decrypted(signIn.password()).orElse("");
-            rules = rules.signingIn(host.host(), host.port(), signIn.name(), password);
+            rules = rules.signingIn(
+                    entity.plan().scheme(signIn.host()), host.host(), host.port(), signIn.name(), password);
         }
         return rules;
     }

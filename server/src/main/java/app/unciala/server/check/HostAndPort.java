@@ -1,6 +1,7 @@
 package app.unciala.server.check;
 
 import app.unciala.server.fault.Fault;
+import java.net.URI;
 import java.util.Locale;
 
 /** A host with a port, such as {@code staging.client.example:443} or {@code [2001:db8::7]:80}. */
@@ -17,6 +18,13 @@ record HostAndPort(String host, int port) {
         }
         throw Fault.invalid(
                 field, "“" + typed.strip() + "” is no host with a port, such as staging.client.example:443.");
+    }
+
+    /** Those of an address that begins with http: or https:. */
+    static HostAndPort of(String address) {
+        URI uri = URI.create(address);
+        int usual = "http".equals(uri.getScheme()) ? 80 : 443;
+        return new HostAndPort(uri.getHost().toLowerCase(Locale.ROOT), uri.getPort() < 0 ? usual : uri.getPort());
     }
 
     @Override

@@ -1,0 +1,39 @@
+package app.unciala.server.account;
+
+import com.google.common.hash.Hashing;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+/**
+ * Passwords as bcrypt of their SHA-256: bcrypt alone takes 72 bytes and no more, which 18 letters of some scripts fill.
+ */
+final class DigestedPasswords implements PasswordEncoder {
+    private static final String OF_DIGEST = "sha256-bcrypt";
+
+    private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder();
+
+    private DigestedPasswords() {}
+
+    /** The encoder of new passwords, which knows those that were kept by bcrypt alone as well. */
+    static PasswordEncoder withEarlier() {
+        return new DelegatingPasswordEncoder(
+                OF_DIGEST, Map.of(OF_DIGEST, new DigestedPasswords(), "bcrypt", new BCryptPasswordEncoder()));
+    }
+
+    @Override
+    public String encode(CharSequence password) {
+        return bcrypt.encode(digest(password));
+    }
+
+    @Override
+    public boolean matches(CharSequence password, String encoded) {
+        return bcrypt.matches(digest(password), encoded);
+    }
+
+    private static String digest(CharSequence password) {
+        return Hashing.sha256().hashString(password, StandardCharsets.UTF_8).toString();
+    }
+}
