@@ -8,6 +8,7 @@ import { Shown } from "../shared/states/States";
 import { Progress } from "../shared/parts/Progress";
 import { Checklist } from "./Checklist";
 import { Difference, EarlierPacks } from "./EarlierPacks";
+import { FillIn } from "./FillIn";
 import { MakeAnyway } from "./MakeAnyway";
 import { useLatestPack, useMakePack, usePackMaking, useTellOfPack } from "./usePack";
 import { madeAnyway, makingInWords, packInWords, placedInWords, words } from "./words";
@@ -115,6 +116,7 @@ function Latest({ pack }: { pack: Pack }) {
           </li>
         ))}
       </ul>
+      <FillIn packId={pack.id} />
       <Difference pack={pack} />
       <EarlierPacks siteId={pack.siteId} />
     </>

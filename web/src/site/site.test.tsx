@@ -148,6 +148,40 @@ describe("a site", () => {
     expect(screen.getByText("Earlier packs")).toBeInTheDocument();
   });
 
+  it("has the values that a host’s form asks for, each copied by a press", async () => {
+    const state = recorded();
+    state.packs = [pack()];
+    network.use(
+      http.get("*/api/packs/p1/files", () =>
+        HttpResponse.json({
+          items: [
+            {
+              file: "fonts/ostrel-bold.woff2",
+              family: "Ostrel",
+              weight: "700",
+              weightName: "Bold",
+              slope: "upright",
+              format: "woff2",
+              label: "Ostrel Bold",
+              fallback: "sans-serif",
+              bytes: 11_000,
+              sha256: "ab",
+            },
+          ],
+          next: null,
+        }),
+      ),
+    );
+    const { user } = await open("/sites/s1", "Fernway");
+    await user.click(await screen.findByText("Values to fill in on the host"));
+    await user.click(await screen.findByRole("button", { name: "Copy Label: Ostrel Bold" }));
+    expect(await navigator.clipboard.readText()).toBe("Ostrel Bold");
+    expect(screen.getByText("Copied")).toBeInTheDocument();
+    const done = screen.getByRole("checkbox", { name: "Done: fonts/ostrel-bold.woff2" });
+    await user.click(done);
+    expect(done).toBeChecked();
+  });
+
   it("does not say that no pack was made while it does not know", async () => {
     recorded();
     network.use(http.get("*/api/sites/s1/packs", () => problem(500, "The list of packs broke.")));

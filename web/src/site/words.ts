@@ -1,4 +1,4 @@
-import type { Pack, PackDifference, PackMaking, Role, SiteWeight } from "../shared/api/types";
+import type { Pack, PackDifference, PackedFile, PackMaking, Role, SiteWeight } from "../shared/api/types";
 import { count, day, kB, listed, moment, tenths } from "../shared/parts/format";
 
 /** What the Sites place says. */
@@ -66,6 +66,12 @@ export const words = {
   difference: "What it changed",
   rulesCame: "Rules that came",
   rulesWent: "Rules that went",
+  fillIn: "Values to fill in on the host",
+  fillInNone: "Packs of earlier versions have no such table. Make a new pack.",
+  fillInDone: "Done",
+  fillInSize: "Size",
+  copyIt: "Copy",
+  copied: "Copied",
   asItIs: "as it is",
   fallbacks: "Fallbacks",
   fallbacksUsual: "what most systems have",
@@ -174,6 +180,18 @@ export function differenceSince(since: string | null, changed: PackDifference): 
   const nothing = changed.files.length + changed.came.length + changed.went.length === 0;
   return `${nothing ? "Nothing differs from" : "Against"} the pack of ${moment(since)}${nothing ? "." : ":"}`;
 }
+
+/** What a host's form asks for a file, in the order in which forms do. */
+export const fillInColumns: { key: Exclude<keyof PackedFile, "bytes">; label: string }[] = [
+  { key: "file", label: "File" },
+  { key: "family", label: "Family" },
+  { key: "weight", label: "Weight" },
+  { key: "weightName", label: "Weight name" },
+  { key: "slope", label: "Slope" },
+  { key: "format", label: "Format" },
+  { key: "label", label: "Label" },
+  { key: "fallback", label: "Fallback" },
+];
 
 export function placedInWords(on: string): string {
   return `Placed on ${day(on)}.`;

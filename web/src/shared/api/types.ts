@@ -9,6 +9,7 @@ export type Level = Person["level"];
 export type Family = Schemas["Family"];
 export type ListedFamily = Schemas["Listed"];
 export type HeldFile = Schemas["File"];
+export type PackedFile = Schemas["PackedFile"];
 export type Slot = Schemas["SlotView"];
 export type FileDetails = Schemas["FileDetails"];
 export type FileComparison = Schemas["FileComparison"];

@@ -9,24 +9,29 @@ import app.unciala.font.face.StyleNames;
 import com.google.common.hash.Hashing;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 
 /**
  * The font files of a pack as a table to fill a host's form from, as CSV (RFC 4180): one row for each file. Weights are
  * numbers from 1 to 1000, or a range of two with a space between; sizes are bytes.
  */
-final class FileList {
+public final class FileList {
+    static final String NAME = "files.csv";
     private static final String[] COLUMNS = {
         "file", "family", "weight", "weight_name", "slope", "format", "label", "fallback", "bytes", "sha256"
     };
+    private static final CSVFormat CSV =
+            CSVFormat.RFC4180.builder().setHeader(COLUMNS).get();
 
     private FileList() {}
 
     static String write(PackRequest request, DeliveredFiles files, TypeRules rules) {
         StringBuilder csv = new StringBuilder();
-        try (CSVPrinter table = new CSVPrinter(
-                csv, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
+        try (CSVPrinter table = new CSVPrinter(csv, CSV)) {
             for (Face face : request.faces()) {
                 for (Delivered file : files.of(face)) {
                     table.printRecord(
@@ -46,6 +51,35 @@ final class FileList {
             throw new UncheckedIOException(e);
         }
         return csv.toString();
+    }
+
+    /** The files of a pack, in its order; none where it has no such table, as packs of earlier versions. */
+    public static List<PackedFile> of(Pack pack) {
+        return pack.entries().stream()
+                .filter(entry -> entry.path().equals(NAME))
+                .flatMap(entry -> read(new String(entry.bytes(), StandardCharsets.UTF_8)).stream())
+                .toList();
+    }
+
+    private static List<PackedFile> read(String csv) {
+        try (CSVParser table =
+                CSVParser.parse(csv, CSV.builder().setSkipHeaderRecord(true).get())) {
+            return table.stream()
+                    .map(row -> new PackedFile(
+                            row.get(0),
+                            row.get(1),
+                            row.get(2),
+                            row.get(3),
+                            row.get(4),
+                            row.get(5),
+                            row.get(6),
+                            row.get(7),
+                            Long.parseLong(row.get(8)),
+                            row.get(9)))
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static String weight(Range weight) {

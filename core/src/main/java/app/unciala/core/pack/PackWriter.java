@@ -62,7 +62,7 @@ public final class PackWriter {
         entries.add(text("specimen.html", SpecimenPage.write(request, files, rules)));
         entries.add(text(
                 "instructions.html", InstructionsPage.write(request, Instructions.of(request, files, rules, output))));
-        entries.add(text("files.csv", FileList.write(request, files, rules)));
+        entries.add(text(FileList.NAME, FileList.write(request, files, rules)));
         entries.add(text("LICENSES.txt", licenses()));
         noticeNames.forEach((notice, name) -> entries.add(text("licenses/" + name, notice.text())));
         entries.add(text("manifest.json", PackJson.manifest(request, files)));

@@ -2,6 +2,7 @@ package app.unciala.core.pack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
@@ -201,6 +202,12 @@ class PackWriterTest {
                 .filter(entry -> entry.path().endsWith(".woff2"))
                 .toList();
         assertThat(rows).hasSize(1 + fonts.size());
+        assertThat(FileList.of(pack))
+                .extracting(PackedFile::file, PackedFile::weightName, PackedFile::bytes)
+                .containsExactly(
+                        tuple(fonts.get(0).path(), "Regular", (long)
+                                fonts.get(0).bytes().length),
+                        tuple(fonts.get(1).path(), "Bold", (long) fonts.get(1).bytes().length));
         for (int i = 0; i < fonts.size(); i++) {
             Entry font = fonts.get(i);
             assertThat(rows.get(1 + i))

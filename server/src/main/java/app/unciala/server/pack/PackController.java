@@ -1,5 +1,6 @@
 package app.unciala.server.pack;
 
+import app.unciala.core.pack.PackedFile;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.listing.Page;
 import app.unciala.server.pack.PackJobs.PackMaking;
@@ -91,6 +92,12 @@ class PackController {
                     format = "date")
             @Nullable
             LocalDate day) {}
+
+    /** The font files of a pack with what a host's form asks for each; none for packs of earlier versions. */
+    @GetMapping("/api/packs/{id}/files")
+    Page<PackedFile> files(@PathVariable String id) {
+        return new Page<>(packs.files(id), null);
+    }
 
     @PutMapping("/api/packs/{id}/placed")
     PackView place(@PathVariable String id, @Valid @RequestBody Placed placed) {

@@ -2,8 +2,10 @@ package app.unciala.server.pack;
 
 import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
+import app.unciala.core.pack.FileList;
 import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackDifference;
+import app.unciala.core.pack.PackedFile;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
@@ -213,6 +215,12 @@ public class PackService {
         return new PackChanges(
                 before.map(PackEntity::madeAt).orElse(null),
                 PackDifference.between(before.map(this::unzipped).orElse(new Pack(List.of())), unzipped(pack)));
+    }
+
+    /** The font files of a pack with what a host's form asks for each. */
+    @Transactional(readOnly = true)
+    public List<PackedFile> files(String id) {
+        return FileList.of(unzipped(find(id)));
     }
 
     /** The files of a pack. */
