@@ -32,6 +32,7 @@ class ArchitectureTest {
                         "org.jsoup..",
                         "crawlercommons..",
                         "org.apache.hc..",
+                        "org.apache.commons.csv..",
                         "tools.jackson.core..")
                 .check(core);
     }
