@@ -7,6 +7,7 @@ import { useChange, useGet } from "../shared/api/queries";
 import type { RoleOnPages, Site } from "../shared/api/types";
 import { Copy } from "../shared/parts/Copy";
 import { shortAddress } from "../shared/parts/address";
+import { MissingFace } from "./MissingFace";
 import { faceShown, hasOverride, looksLike, otherwise, withOverride, type Otherwise } from "./roles";
 import { roleInWords, whatDecides, words } from "./words";
 
@@ -40,13 +41,13 @@ function Role({ site, role }: { site: Site; role: RoleOnPages }) {
     <>
       <div className={inks[role.verdict]}>{roleInWords(role)}</div>
       {otherwise(role.shown).map((one) => (
-        <Shown key={one.key} site={site} one={one} />
+        <Shown key={one.key} site={site} role={role.role} one={one} />
       ))}
     </>
   );
 }
 
-function Shown({ site, one }: { site: Site; one: Otherwise }) {
+function Shown({ site, role, one }: { site: Site; role: string; one: Otherwise }) {
   const { shown } = one;
   return (
     <div className="shown-otherwise">
@@ -60,6 +61,7 @@ function Shown({ site, one }: { site: Site; one: Otherwise }) {
         </div>
       )}
       {shown.why !== "" && <div className="small">{shown.why}</div>}
+      <MissingFace site={site} role={role} shown={shown} />
       {shown.override !== null && (
         <div className="override">
           <code>{shown.override}</code> <Copy text={shown.override} />

@@ -4,7 +4,8 @@ import { beforeEach, describe, expect, it } from "vitest";
 import type { CheckedText, CheckLine, CheckPlan, PageCheck, Role, SiteDraft } from "../shared/api/types";
 import { network, problem } from "../testing/network";
 import { open } from "../testing/render";
-import { site } from "../testing/samples";
+import { staticSlot } from "../shared/font/slots";
+import { site, family, file, role } from "../testing/samples";
 
 const line: CheckLine = {
   id: "c1",
@@ -291,6 +292,60 @@ describe("the pages of a site", () => {
     expect(await screen.findByText("Added to the roles of the site with 1 face.")).toBeInTheDocument();
     expect(kept[0]?.roles).toEqual([...site().roles, proposed]);
     expect(kept[0]?.domains).toEqual(site().domains);
+  });
+
+  it("answer a faked bold with the face that is held and cleared, or say who lacks it", async () => {
+    const faked = {
+      family: "Ostrel",
+      weight: 400,
+      slope: "upright",
+      faked: ["bold"],
+      texts: 2,
+      page: "https://fernway.example/",
+      text: "Move",
+      path: "html > body > p > b",
+      asAsked: false,
+      onPhoneOnly: false,
+      winner: null,
+      why: "The page has no file.",
+      override: null,
+      overrideAnywhere: null,
+    };
+    const asked = { family: "Ostrel", weight: 400, slope: "upright" };
+    const own = role("RUNNING_TEXT", "f1", [staticSlot(400, "upright")]);
+    const bold = { ...staticSlot(700, "upright"), label: "Bold" };
+    const kept: SiteDraft[] = [];
+    network.use(
+      http.get("*/api/sites/s1", () => HttpResponse.json(site({ roles: [own] }))),
+      http.get("*/api/checks/c1/roles", () =>
+        HttpResponse.json({
+          items: [
+            {
+              role: "RUNNING_TEXT",
+              label: "Running text",
+              selector: "body",
+              texts: 2,
+              pages: 1,
+              verdict: "OTHER",
+              asked,
+              shown: [faked],
+            },
+          ],
+        }),
+      ),
+      http.get("*/api/families/f1", () => HttpResponse.json(family({ files: [file({ slot: bold })] }))),
+      http.post("*/api/decisions", () =>
+        HttpResponse.json({ verdict: "ALLOWED", licenseId: "l1", reasons: [] }),
+      ),
+      http.put("*/api/sites/s1", async ({ request }) => {
+        kept.push((await request.json()) as SiteDraft);
+        return HttpResponse.json(site());
+      }),
+    );
+    const { user } = await open("/sites/s1/pages", "Fernway");
+    await user.click(await screen.findByRole("button", { name: "Add Ostrel Bold to the role" }));
+    expect(await screen.findByText("Added Bold. Make the pack again, and upload it.")).toBeInTheDocument();
+    expect(kept[0]?.roles?.[0]?.faces.map(({ weight }) => weight)).toEqual([400, 700]);
   });
 
   it("have a font that is not held, which is taken into an intake", async () => {

@@ -1,4 +1,5 @@
-import type { Delivery, ShownInRole, WinningRule } from "../shared/api/types";
+import type { Delivery, ShownInRole, Slot, WinningRule } from "../shared/api/types";
+import { staticSlot } from "../shared/font/slots";
 
 /** Texts of a role that are shown in something else for one reason, over all pages where it is so. */
 export type Otherwise = { key: string; shown: ShownInRole; texts: number; pages: string[] };
@@ -51,4 +52,15 @@ export function hasOverride({ overrides }: Pick<Delivery, "overrides">, css: str
 export function withOverride(delivery: Delivery, css: string): Delivery {
   const before = delivery.overrides.trim();
   return { ...delivery, overrides: before === "" ? css.trim() : `${before}\n${css.trim()}` };
+}
+
+/** The face that a browser fakes, if it fakes one: a bold of 700, an italic, or both. */
+export function missingFace({
+  weight,
+  slope,
+  faked,
+}: Pick<ShownInRole, "weight" | "slope" | "faked">): Slot | null {
+  return faked.length === 0
+    ? null
+    : staticSlot(faked.includes("bold") ? 700 : weight, faked.includes("oblique") ? "italic" : slope);
 }

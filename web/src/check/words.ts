@@ -53,6 +53,8 @@ export const words = {
   noChange: "Nothing changed.",
   roles: "Text roles on the pages",
   rolesAre: "the face chosen for each, and what visitors are shown",
+  faceNotHeld: "No file of this face is in the inventory:",
+  faceNotAllowed: "The face is in the inventory, but isn’t cleared here:",
   addOverride: "Add to the pack’s rules",
   overrideAtEnd: "Put it at the end of the page’s last style sheet: in the pack’s own it wouldn’t win.",
   overrideAdded: "Added. Make the pack again, and upload its style sheet.",
@@ -384,6 +386,11 @@ export function planInWords(plan: {
     plan.signIns.length > 0 && `${count(plan.signIns.length, "host")} signed in to.`,
   ];
   return parts.filter(Boolean).join(" ");
+}
+
+/** That a face was added to a role. */
+export function faceAdded(face: string): string {
+  return `Added ${face}. Make the pack again, and upload it.`;
 }
 
 /** The verdict on a text role of the site: “2 of 5 texts aren’t shown in Ostrel 700”. */

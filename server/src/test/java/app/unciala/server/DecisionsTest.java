@@ -64,6 +64,7 @@ class DecisionsTest {
                 "400 | woff2 | tarn.example     | SERVE          | 2031-01-01 | REFUSED    | ENDS",
                 "700 | woff2 | tarn.example     | SERVE          | 2030-06-01 | REFUSED    | COVERAGE",
                 "400 | woff2 | tarn.example     | SERVE, CUT     | 2030-06-01 | REFUSED    | CUTTING",
+                "400 | woff2 | tarn.example     | SERVE, SUBSET  | 2030-06-01 | REFUSED    | CUTTING",
                 "400 | woff2 | tarn.example     | RENAME         | 2030-06-01 | NOT_STATED | RENAMING",
                 "400 | woff2 | tarn.example     | INLINE         | 2030-06-01 | ALLOWED    | ''",
                 "400 | woff2 | tarn.example     | THIRD_PARTY    | 2030-06-01 | NOT_STATED | THIRD_PARTY",

@@ -28,6 +28,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -70,7 +71,7 @@ public class DecisionService {
             @Schema(types = {"string", "null"}) @Nullable String siteId,
 
             @Schema(types = {"array", "null"}) @Nullable
-            List<@NotNull(message = "An act is one of those named.") Act> acts,
+            List<@NotNull(message = "An act is one of those named.") AskedAct> acts,
 
             @Schema(
                     types = {"string", "null"},
@@ -79,6 +80,7 @@ public class DecisionService {
             LocalDate day) {}
 
     /** The answer of the license that speaks most in favor; {@code licenseId} is null when none covers the face. */
+    @Schema(name = "DecidedUse")
     public record Decided(
             Verdict verdict,
             @Schema(types = {"string", "null"}) @Nullable String licenseId,
@@ -125,7 +127,9 @@ public class DecisionService {
     private FaceUse use(Question question, Optional<Place> place, Optional<String> clientId) {
         Set<Act> acts = question.acts() == null || question.acts().isEmpty()
                 ? EnumSet.of(Act.SERVE)
-                : EnumSet.copyOf(question.acts());
+                : question.acts().stream()
+                        .map(AskedAct::act)
+                        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Act.class)));
         return new FaceUse(
                 question.familyId(),
                 question.slot().toSlot(),

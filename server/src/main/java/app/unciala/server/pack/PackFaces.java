@@ -27,6 +27,7 @@ import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.FvarTable;
 import app.unciala.font.table.NameTable;
+import app.unciala.server.decision.AskedAct;
 import app.unciala.server.decision.DecisionService;
 import app.unciala.server.decision.DecisionService.Question;
 import app.unciala.server.fault.Fault;
@@ -170,7 +171,13 @@ class PackFaces {
     /** Whether the licenses allow an act on all domains of the site; told when they do not. */
     private boolean may(Source source, Site site, FontFormat format, Act act, List<String> undone) {
         DecisionService.Decided decided = decisions.decide(new Question(
-                source.familyId(), source.slot(), format.key(), null, site.id(), List.of(Act.SERVE, act), null));
+                source.familyId(),
+                source.slot(),
+                format.key(),
+                null,
+                site.id(),
+                List.of(AskedAct.SERVE, AskedAct.of(act)),
+                null));
         if (decided.verdict() != Verdict.ALLOWED) {
             undone.add(source.familyName() + " " + source.slot().label() + ": "
                     + (act == Act.CUT ? "not cut" : "no " + format.label()) + ", as "
