@@ -3,14 +3,16 @@ package app.unciala.server.account;
 import com.google.common.hash.Hashing;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.AbstractValidatingPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
 /**
  * Passwords as bcrypt of their SHA-256: bcrypt alone takes 72 bytes and no more, which 18 letters of some scripts fill.
  */
-final class DigestedPasswords implements PasswordEncoder {
+final class DigestedPasswords extends AbstractValidatingPasswordEncoder {
     private static final String OF_DIGEST = "sha256-bcrypt";
 
     private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder();
@@ -24,16 +26,16 @@ final class DigestedPasswords implements PasswordEncoder {
     }
 
     @Override
-    public String encode(CharSequence password) {
-        return bcrypt.encode(digest(password));
+    protected String encodeNonNullPassword(String password) {
+        return Objects.requireNonNull(bcrypt.encode(digest(password)));
     }
 
     @Override
-    public boolean matches(CharSequence password, String encoded) {
+    protected boolean matchesNonNull(String password, String encoded) {
         return bcrypt.matches(digest(password), encoded);
     }
 
-    private static String digest(CharSequence password) {
+    private static String digest(String password) {
         return Hashing.sha256().hashString(password, StandardCharsets.UTF_8).toString();
     }
 }
