@@ -137,7 +137,7 @@ function Run({ run, notes, picked, onPick }: RunProps) {
 function Picked({ run }: { run: TextRun }) {
   const [main] = run.given;
   return (
-    <div role="status" className="note check-note" aria-label={words.pickedText}>
+    <div role="status" className="note check-note picked-text" aria-label={words.pickedText}>
       <div className="group">{words.pickedText}</div>
       <dl className="asked-given">
         <dt>{words.asked}</dt>
@@ -151,7 +151,7 @@ function Picked({ run }: { run: TextRun }) {
           </Fragment>
         ))}
       </dl>
-      <code className="proof-fix">{run.path}</code>
+      <div className="digest quiet">{run.path}</div>
     </div>
   );
 }

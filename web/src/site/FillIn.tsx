@@ -1,3 +1,4 @@
+import Checkbox from "@mui/material/Checkbox";
 import { useState } from "react";
 import { useGet } from "../shared/api/queries";
 import type { PackedFile } from "../shared/api/types";
@@ -53,11 +54,11 @@ function Row({ file }: { file: PackedFile }) {
   return (
     <tr className={done ? "quiet" : undefined}>
       <td>
-        <input
-          type="checkbox"
+        <Checkbox
+          size="small"
           checked={done}
-          aria-label={`${words.fillInDone}: ${file.file}`}
-          onChange={(event) => setDone(event.target.checked)}
+          slotProps={{ input: { "aria-label": `${words.fillInDone}: ${file.file}` } }}
+          onChange={(_, now) => setDone(now)}
         />
       </td>
       {fillInColumns.map(({ key, label }) => (
