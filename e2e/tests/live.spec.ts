@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { host, unpacked } from "./host";
 import { test } from "./inventory";
-import { audit, fits, openRecord, settled, signIn } from "./support";
+import { allowHost, audit, fits, openRecord, setIn, settled, signIn } from "./support";
 
 test.use({ inventory: "work" });
 
@@ -55,10 +55,7 @@ test("a fault is gone after it was mended and the page checked again", async ({ 
   const where = at.url.replace("http://", "");
   try {
     await signIn(page);
-    await page.goto("/settings");
-    await page.getByLabel("Host and port").fill(where);
-    await page.getByRole("button", { name: "Allow it" }).click();
-    await expect(page.getByRole("listitem").filter({ hasText: where })).toBeVisible();
+    await allowHost(page, where);
 
     await page.goto("/sites/new");
     await settled(page);
@@ -129,26 +126,14 @@ test("from the faces chosen to every role shown as asked, though the theme decid
 
   try {
     await signIn(page);
-    await page.goto("/settings");
-    await page.getByLabel("Host and port").fill(where);
-    await page.getByRole("button", { name: "Allow it" }).click();
-    await expect(page.getByRole("listitem").filter({ hasText: where })).toBeVisible();
+    await allowHost(page, where);
 
     await page.goto("/sites/new");
     await page.getByLabel("Client").fill("Harbor masters");
     await page.getByLabel("Name", { exact: true }).fill("Quay");
     await page.getByLabel("Domains").fill("quay.example");
     await page.getByRole("button", { name: "Add the site" }).click();
-    for (const [field, family] of [
-      ["Headings", "Wendlow"],
-      ["Running text", "Tillet Mono"],
-    ] as const) {
-      await page.getByRole("combobox", { name: field, exact: true }).fill(family);
-      await page.getByRole("option", { name: family, exact: true }).click();
-    }
-    await page.getByRole("button", { name: "Set the site in them" }).click();
-    await page.getByRole("button", { name: "Save the type" }).click();
-    await expect(page.getByText("Saved.")).toBeVisible();
+    await setIn(page, { headings: "Wendlow", text: "Tillet Mono" });
 
     await leaf("Pages");
     await page.getByRole("button", { name: "Change it" }).click();

@@ -149,3 +149,25 @@ export async function painted(page: Page, selector: string) {
   const most = [...fonts].sort((a, b) => b.glyphCount - a.glyphCount)[0];
   return { family: most?.familyName, files: fonts.map((font) => font.isCustomFont) };
 }
+
+/** Lets checks connect to a host with its port on this machine. */
+export async function allowHost(page: Page, where: string) {
+  await page.goto("/settings");
+  await page.getByLabel("Host and port").fill(where);
+  await page.getByRole("button", { name: "Allow it" }).click();
+  await expect(page.getByRole("listitem").filter({ hasText: where })).toBeVisible();
+}
+
+/** Begins the type of a new site with two families. */
+export async function setIn(page: Page, families: { headings: string; text: string }) {
+  for (const [field, family] of [
+    ["Headings", families.headings],
+    ["Running text", families.text],
+  ] as const) {
+    await page.getByRole("combobox", { name: field, exact: true }).fill(family);
+    await page.getByRole("option", { name: family, exact: true }).click();
+  }
+  await page.getByRole("button", { name: "Set the site in them" }).click();
+  await page.getByRole("button", { name: "Save the type" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+}

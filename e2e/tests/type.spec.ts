@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test } from "./inventory";
 import { unpacked } from "./host";
-import { audit, fits, openRecord, painted, settled, signIn } from "./support";
+import { audit, fits, openRecord, painted, setIn, settled, signIn } from "./support";
 
 test.use({ inventory: "people" });
 
@@ -90,16 +90,7 @@ test("a new site begins with two families that are seen together first", async (
   await page.getByLabel("Name", { exact: true }).fill("Night at the museum");
   await page.getByRole("button", { name: "Add the site" }).click();
   await expect(page.getByText("Begin with two families: one for headings, one for running text.")).toBeVisible();
-  for (const [field, family] of [
-    ["Headings", "Vellumine"],
-    ["Running text", "Penmarrow"],
-  ] as const) {
-    await page.getByRole("combobox", { name: field, exact: true }).fill(family);
-    await page.getByRole("option", { name: family, exact: true }).click();
-  }
-  await page.getByRole("button", { name: "Set the site in them" }).click();
-  await page.getByRole("button", { name: "Save the type" }).click();
-  await expect(page.getByText("Saved.")).toBeVisible();
+  await setIn(page, { headings: "Vellumine", text: "Penmarrow" });
   await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Overview" }).click();
   await expect(page.getByRole("row", { name: /Headings Vellumine Regular/ })).toBeVisible();
   await expect(page.getByRole("row", { name: /Running text Penmarrow Regular/ })).toBeVisible();
