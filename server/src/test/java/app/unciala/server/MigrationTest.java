@@ -18,6 +18,7 @@ import java.util.Map;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import tools.jackson.databind.JsonNode;
 
 /** The data of the version before: a site and a license that name a family, and others that name one that is gone. */
@@ -74,7 +75,8 @@ class MigrationTest {
         try (Connection database = DriverManager.getConnection(url, "unciala", "");
                 Statement statement = database.createStatement()) {
             for (String sql : new String[] {
-                "insert into account values ('old', 'Old Hand', '{noop}an old password')",
+                "insert into account values ('old', 'Old Hand', '{bcrypt}"
+                        + new BCryptPasswordEncoder().encode("an old password") + "')",
                 "insert into family values ('f1', 0, 'Wendlow', 'wendlow', current_timestamp)",
                 "insert into face_file (id, family_id, file_name, sha256, bytes, format, subfamily, weight_min,"
                         + " weight_max, width_min, width_max, slope, drawing, glyphs, code_points, font_version,"

@@ -19,10 +19,13 @@ final class DigestedPasswords extends AbstractValidatingPasswordEncoder {
 
     private DigestedPasswords() {}
 
-    /** The encoder of new passwords, which knows those that were kept by bcrypt alone as well. */
+    /** The encoder of new passwords. It knows those that were kept by bcrypt alone; any other kept text matches none. */
     static PasswordEncoder withEarlier() {
-        return new DelegatingPasswordEncoder(
-                OF_DIGEST, Map.of(OF_DIGEST, new DigestedPasswords(), "bcrypt", new BCryptPasswordEncoder()));
+        BCryptPasswordEncoder earlier = new BCryptPasswordEncoder();
+        DelegatingPasswordEncoder known =
+                new DelegatingPasswordEncoder(OF_DIGEST, Map.of(OF_DIGEST, new DigestedPasswords(), "bcrypt", earlier));
+        known.setDefaultPasswordEncoderForMatches(earlier);
+        return known;
     }
 
     @Override
