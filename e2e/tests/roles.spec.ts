@@ -94,8 +94,23 @@ type Shown = {
   why: string;
   override: string | null;
   overrideAnywhere: string | null;
+  measures: { property: string; shown: string }[];
 };
 type Line = { role: string; selector: string; texts: number; verdict: string; shown: Shown[] };
+
+/** What the command line says of the roles on pages. */
+async function checked(pages: string[], options: string[]): Promise<Line[]> {
+  const { stdout } = await run(join(root, "bin/unciala"), ["check", ...pages, ...options], {
+    maxBuffer: 1 << 28,
+  }).catch((error: { stdout: string; stderr: string; code: number }) => {
+    expect(error.stderr).toBe("");
+    return error;
+  });
+  return stdout
+    .split("\n")
+    .filter(Boolean)
+    .map((line) => JSON.parse(line) as Line);
+}
 
 /** Of every text that has a role, whether Chromium paints it as asked. */
 async function paintedAsAsked(page: Page, fakedIsFine = false): Promise<Map<string, boolean[]>> {
@@ -170,16 +185,7 @@ test("texts of roles on sixty generated sites are judged as Chromium paints them
     writeFileSync(join(folder, "roles.json"), JSON.stringify(roles));
     const pages = Array.from({ length: SITES }, (_, i) => `${served.url}/${i + 1}.html`);
     const options = ["--roles", join(folder, "roles.json"), "--allow-private"];
-    const { stdout } = await run(join(root, "bin/unciala"), ["check", ...pages, ...options], {
-      maxBuffer: 1 << 28,
-    }).catch((error: { stdout: string; stderr: string; code: number }) => {
-      expect(error.stderr).toBe("");
-      return error;
-    });
-    const lines = stdout
-      .split("\n")
-      .filter(Boolean)
-      .map((line) => JSON.parse(line) as Line);
+    const lines = await checked(pages, options);
     expect(lines.map(({ role }) => role)).toEqual(roles.map(({ role }) => role));
 
     let texts = 0;
@@ -254,6 +260,124 @@ test("texts of roles on sixty generated sites are judged as Chromium paints them
     expect(beyond.filter((why) => !/!important|has no file (?:of Asked )?for this weight and slope/.test(why))).toEqual(
       [],
     );
+  } finally {
+    served.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+/** What themes do to sizes and spacings, of which each page gets some. */
+const sizes = [
+  "h1 { font-size: 2.4rem } p { font-size: 17px; line-height: 1.6 }",
+  "html { font-size: 87.5% } body { line-height: 1.4 }",
+  ":root { --step: 1.2 } h1 { font-size: calc(1rem * var(--step) + 2vw) } p { letter-spacing: calc(var(--step) * 1px) }",
+  ".content h1 { font: 700 clamp(20px, 4vw, 60px)/normal Asked, serif }",
+  "h1 { letter-spacing: -0.02em; word-spacing: 2px } button { line-height: 2; letter-spacing: 1px }",
+  "@layer theme { p { font-size: 1.3em !important } }",
+  "@media (min-width: 1000px) { p { font-size: 1.25rem; line-height: 28px } }",
+  "p span { font-size: 120%; letter-spacing: normal } small { letter-spacing: 1px }",
+  "body { letter-spacing: .03em; word-spacing: .1em; font-size: 18px }",
+  "button { font: inherit }",
+];
+const sized = [
+  { ...roles[0]!, size: "2.4rem", lineHeight: "1.1", letterSpacing: "-0.02em" },
+  { ...roles[2]!, size: "clamp(1rem, 1.5vw, 1.2rem)", lineHeight: "160%", wordSpacing: "0.05em" },
+  { ...roles[3]!, size: "0.9em", letterSpacing: "1px" },
+];
+
+test("sizes, line heights and spacings of roles are those that Chromium computes, and what overrides them works there", async ({
+  page,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), "unciala-sizes-"));
+  const files = new Map<string, Buffer | string>([
+    ["/regular.ttf", readFileSync(`${lato}/Lato-Regular.ttf`)],
+    ["/bold.ttf", readFileSync(`${lato}/Lato-Bold.ttf`)],
+  ]);
+  const count = 24;
+  for (let seed = 1; seed <= count; seed++) {
+    const { of, below } = numbers(seed);
+    const themes = Array.from({ length: 1 + below(4) }, () => of(sizes)).join("\n");
+    const own = of(["", "", ' style="font-size: 30px"', ' style="letter-spacing: 3px !important"']);
+    files.set(
+      `/${seed}.html`,
+      `<!doctype html><html lang="en"><title>${seed}</title><style>${faces}${packRules}${themes}</style><body><div class="content">
+<h1${own}>Wharf lights</h1><p>Quiet <span${own}>water</span> <small>at dusk</small></p><button>Go on</button></div>`,
+    );
+  }
+  const served = await host(files);
+  try {
+    writeFileSync(join(folder, "roles.json"), JSON.stringify(sized));
+    const pages = Array.from({ length: count }, (_, i) => `${served.url}/${i + 1}.html`);
+    const lines = await checked(pages, ["--roles", join(folder, "roles.json"), "--allow-private"]);
+    const wrong: string[] = [];
+    let overrides = 0;
+    for (const url of pages) {
+      await page.goto(url);
+      for (const [place, { selector, size = "", lineHeight = "", letterSpacing = "", wordSpacing = "" }] of (
+        sized as {
+          selector: string;
+          size?: string;
+          lineHeight?: string;
+          letterSpacing?: string;
+          wordSpacing?: string;
+        }[]
+      ).entries()) {
+        const own = lines[place]!.shown.filter((shown) => shown.page === url);
+        const said = own.flatMap(({ measures }) => measures.map(({ property }) => property));
+        /** The properties of the role that differ from what they are once it wins, on the role's own element. */
+        const differing = (css: string) =>
+          page.evaluate(
+            ([selector, css, stated]) => {
+              const style = document.createElement("style");
+              style.textContent = css;
+              document.body.append(style);
+              const element = document.querySelector<HTMLElement>(selector)!;
+              const texts = [element, ...element.querySelectorAll<HTMLElement>("span")];
+              const names = Object.keys(stated).filter((name) => stated[name] !== "");
+              const values = () =>
+                texts.map((text) => names.map((name) => getComputedStyle(text).getPropertyValue(name)));
+              const before = values();
+              const inline = texts.map((text) => text.getAttribute("style"));
+              texts.forEach((text) =>
+                names.forEach((name) =>
+                  text.style.setProperty(name, text === element ? stated[name]! : "inherit", "important"),
+                ),
+              );
+              const wanted = values();
+              texts.forEach((text, i) => text.setAttribute("style", inline[i] ?? ""));
+              style.remove();
+              const pixels = (value: string) => (value === "normal" ? 0 : parseFloat(value));
+              return names.filter((_, i) =>
+                before.some((all, text) => Math.abs(pixels(all[i]!) - pixels(wanted[text]![i]!)) > 0.05),
+              );
+            },
+            [
+              selector.split(",")[0]!,
+              css,
+              {
+                "font-size": size,
+                "line-height": lineHeight,
+                "letter-spacing": letterSpacing,
+                "word-spacing": wordSpacing,
+              } as Record<string, string>,
+            ] as const,
+          );
+        const theirs = await differing("");
+        if ([...new Set(said)].sort().join() !== [...theirs].sort().join()) {
+          wrong.push(`${url} ${selector}: ${said.join()}, in Chromium ${theirs.join()}`);
+        }
+        const css = own.flatMap(({ override }) => override ?? []);
+        overrides += css.length;
+        if (css.length > 0 && own.every(({ asAsked, override }) => asAsked || override !== null)) {
+          const left = await differing(css.join("\n"));
+          if (left.length > 0) {
+            wrong.push(`${url} ${selector}: ${css.join(" ")} leaves ${left.join()}`);
+          }
+        }
+      }
+    }
+    expect(overrides).toBeGreaterThan(30);
+    expect(wrong).toEqual([]);
   } finally {
     served.close();
     rmSync(folder, { recursive: true, force: true });

@@ -8,8 +8,16 @@ import type { RoleOnPages, Site } from "../shared/api/types";
 import { Copy } from "../shared/parts/Copy";
 import { shortAddress } from "../shared/parts/address";
 import { MissingFace } from "./MissingFace";
-import { faceShown, hasOverride, looksLike, otherwise, withOverride, type Otherwise } from "./roles";
-import { roleInWords, whatDecides, words } from "./words";
+import {
+  deciders,
+  faceShown,
+  hasOverride,
+  looksLike,
+  otherwise,
+  withOverride,
+  type Otherwise,
+} from "./roles";
+import { measureInWords, roleInWords, whatDecides, words } from "./words";
 
 /** Whether the texts of each role of the site have the face that was chosen for them, and what to write where not. */
 export function RolesOnPages({ site, checkId }: { site: Site; checkId: string }) {
@@ -55,11 +63,14 @@ function Shown({ site, role, one }: { site: Site; role: string; one: Otherwise }
         <b>{faceShown(shown)}</b> <q>{shown.text}</q>{" "}
         <span className="digest quiet">{one.pages.map(shortAddress).join(", ")}</span>
       </div>
-      {shown.winner && (
-        <div className="small">
-          {whatDecides(shown.winner)} <span className="quiet">{looksLike(shown.winner)}</span>
+      {shown.measures.map((measure) => (
+        <div key={measure.property}>{measureInWords(measure)}</div>
+      ))}
+      {deciders(shown).map((winner) => (
+        <div key={JSON.stringify(winner)} className="small">
+          {whatDecides(winner)} <span className="quiet">{looksLike(winner)}</span>
         </div>
-      )}
+      ))}
       {shown.why !== "" && <div className="small">{shown.why}</div>}
       <MissingFace site={site} role={role} shown={shown} />
       {shown.override !== null && (

@@ -306,6 +306,7 @@ describe("the pages of a site", () => {
       path: "html > body > p > b",
       asAsked: false,
       onPhoneOnly: false,
+      measures: [],
       winner: null,
       why: "The page has no file.",
       override: null,

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { RoleOnPages, ShownInRole } from "../shared/api/types";
 import { usualDelivery } from "../testing/samples";
-import { faceShown, hasOverride, looksLike, otherwise, withOverride } from "./roles";
-import { roleInWords, whatDecides } from "./words";
+import { deciders, faceShown, hasOverride, looksLike, otherwise, withOverride } from "./roles";
+import { measureInWords, roleInWords, whatDecides } from "./words";
 
 const winner = {
   property: "font-family",
@@ -45,6 +45,7 @@ const shown: ShownInRole = {
   path: "html > body > h1",
   asAsked: false,
   onPhoneOnly: false,
+  measures: [],
   winner,
   why: "",
   override: ":root { --heading: Ostrel, Georgia; }",
@@ -84,6 +85,19 @@ describe("roles on pages", () => {
     expect(roleInWords({ ...role, texts: 0, verdict: "NOT_FOUND" })).toBe("Not found on these pages (h1)");
     const onPhone = { ...role, shown: [{ ...shown, onPhoneOnly: true }] };
     expect(roleInWords(onPhone)).toBe("Not shown in Ostrel 700 on a phone");
+  });
+
+  it("tell a size that is otherwise from a face that is, with each declaration once", () => {
+    const size = { property: "font-size", asked: "2rem (32px)", shown: "28px", winner };
+    const tracking = { ...size, property: "letter-spacing", winner: { ...winner, selector: ".hero h1" } };
+    const sized = { ...shown, family: "ostrel", measures: [size, tracking] };
+    expect(measureInWords(size)).toBe("font-size is 28px, not 2rem (32px)");
+    expect(deciders(sized)).toEqual([winner, tracking.winner]);
+    expect(roleInWords({ ...role, shown: [sized] })).toBe(
+      "2 of 5 texts have another size or spacing than chosen",
+    );
+    expect(roleInWords({ ...role, shown: [sized, shown] })).toContain("aren’t shown in");
+    expect(roleInWords({ ...role, shown: [{ ...sized, onPhoneOnly: true }] })).toContain("on a phone");
   });
 
   it("name the declaration that decides, and the custom property behind it", () => {

@@ -1,4 +1,4 @@
-import type { Delivery, ShownInRole, Slot, WinningRule } from "../shared/api/types";
+import type { Delivery, RoleOnPages, ShownInRole, Slot, WinningRule } from "../shared/api/types";
 import { staticSlot } from "../shared/font/slots";
 
 /** Texts of a role that are shown in something else for one reason, over all pages where it is so. */
@@ -8,8 +8,8 @@ export type Otherwise = { key: string; shown: ShownInRole; texts: number; pages:
 export function otherwise(shown: ShownInRole[]): Otherwise[] {
   const found = new Map<string, Otherwise>();
   for (const one of shown.filter(({ asAsked }) => !asAsked)) {
-    const { family, weight, slope, faked, winner, override, why, onPhoneOnly } = one;
-    const key = JSON.stringify([family, weight, slope, faked, winner, override, why, onPhoneOnly]);
+    const { family, weight, slope, faked, measures, winner, override, why, onPhoneOnly } = one;
+    const key = JSON.stringify([family, weight, slope, faked, measures, winner, override, why, onPhoneOnly]);
     const before = found.get(key);
     if (before) {
       before.texts += one.texts;
@@ -28,6 +28,25 @@ export function faceShown({ family, weight, slope, faked, onPhoneOnly }: ShownIn
     ...faked.map((what) => (what === "bold" ? "faked bold" : "faked italic")),
     ...(onPhoneOnly ? ["on a phone"] : []),
   ].join(", ");
+}
+
+/** The declarations that decide on what is otherwise, each once. */
+export function deciders({ winner, measures }: ShownInRole): WinningRule[] {
+  const all = [winner, ...measures.map((measure) => measure.winner)].filter((one) => one !== null);
+  return [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
+}
+
+/** Whether texts have the face that their role asks for, so that only size, line height or spacing is otherwise. */
+export function isInItsFace(
+  { family, weight, faked, measures }: ShownInRole,
+  asked: RoleOnPages["asked"],
+): boolean {
+  return (
+    measures.length > 0 &&
+    faked.length === 0 &&
+    family.toLowerCase() === asked.family.toLowerCase() &&
+    weight === asked.weight
+  );
 }
 
 /** Which kind of setting a declaration looks like, in general words; empty where it looks like a plain rule. */

@@ -4,6 +4,7 @@ import type {
   FoundFont,
   GivenFace,
   KeptReading,
+  OtherMeasure,
   PackOnHost,
   PageCheck,
   PageLine,
@@ -15,6 +16,7 @@ import type {
 import { count, kB, listed, moment } from "../shared/parts/format";
 import { shortAddress } from "../shared/parts/address";
 import { fileName, pagesOf } from "./pages";
+import { isInItsFace } from "./roles";
 
 /** What checks of pages say. */
 export const words = {
@@ -402,12 +404,21 @@ export function roleInWords({ verdict, texts, pages, selector, asked, shown }: R
     return `As asked: ${count(texts, "text")} on ${count(pages, "page")}`;
   }
   const face = `${asked.family} ${asked.weight}${asked.slope === "upright" ? "" : ` ${asked.slope}`}`;
-  const wrong = shown
-    .filter((one) => !one.asAsked && !one.onPhoneOnly)
-    .reduce((sum, one) => sum + one.texts, 0);
+  const others = shown.filter((one) => !one.asAsked);
+  const wrong = others.filter((one) => !one.onPhoneOnly).reduce((sum, one) => sum + one.texts, 0);
+  if (others.every((one) => isInItsFace(one, asked))) {
+    return wrong === 0
+      ? "Another size or spacing than chosen on a phone"
+      : `${wrong} of ${count(texts, "text")} ${wrong === 1 ? "has" : "have"} another size or spacing than chosen`;
+  }
   return wrong === 0
     ? `Not shown in ${face} on a phone`
     : `${wrong} of ${count(texts, "text")} ${wrong === 1 ? "isn’t" : "aren’t"} shown in ${face}`;
+}
+
+/** A size or spacing that is not as chosen: “font-size is 28px, not 2rem (32px)”. */
+export function measureInWords({ property, asked, shown }: OtherMeasure): string {
+  return `${property} is ${shown}, not ${asked}`;
 }
 
 /** The declaration that decides: “h1 sets font-family: var(--heading), which --theme sets (style.css, line 12)”. */

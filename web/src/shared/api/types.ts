@@ -67,6 +67,7 @@ export type CheckLine = Schemas["CheckLine"];
 export type PageCheck = Schemas["CheckView"];
 export type RoleOnPages = Schemas["RoleOnPages"];
 export type ShownInRole = Schemas["ShownInRole"];
+export type OtherMeasure = Schemas["OtherMeasureView"];
 export type WinningRule = Schemas["WinningRule"];
 export type PageLine = Schemas["PageLine"];
 export type CheckedText = Schemas["CheckedText"];

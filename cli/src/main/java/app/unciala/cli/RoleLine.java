@@ -1,6 +1,7 @@
 package app.unciala.cli;
 
 import app.unciala.core.check.SiteRoles;
+import app.unciala.core.page.OtherMeasure;
 import app.unciala.core.page.RoleShown;
 import tools.jackson.core.JsonGenerator;
 
@@ -28,6 +29,16 @@ final class RoleLine {
         });
     }
 
+    private static void measure(JsonGenerator json, OtherMeasure measure) {
+        json.writeStartObject();
+        json.writeStringProperty("property", measure.property());
+        json.writeStringProperty("asked", measure.asked());
+        json.writeStringProperty("shown", measure.shown());
+        json.writeName("winner");
+        WinnerJson.write(json, measure.winner());
+        json.writeEndObject();
+    }
+
     private static void shown(JsonGenerator json, RoleShown shown) {
         json.writeStartObject();
         json.writeStringProperty("family", shown.family());
@@ -39,6 +50,10 @@ final class RoleLine {
         json.writeStringProperty("text", shown.text());
         json.writeStringProperty("path", shown.path());
         json.writeBooleanProperty("asAsked", shown.asAsked());
+        json.writeName("measures");
+        json.writeStartArray();
+        shown.measures().forEach(measure -> measure(json, measure));
+        json.writeEndArray();
         json.writeName("winner");
         WinnerJson.write(json, shown.winner());
         json.writeStringProperty("why", shown.why());

@@ -1,5 +1,6 @@
 package app.unciala.cli;
 
+import app.unciala.core.css.TextSetting;
 import app.unciala.core.page.AskedRole;
 import app.unciala.font.face.Slope;
 import java.io.IOException;
@@ -16,7 +17,10 @@ import tools.jackson.core.JsonToken;
 import tools.jackson.core.ObjectReadContext;
 import tools.jackson.core.json.JsonFactory;
 
-/** Reads a JSON list of text roles: {@code [{"role": …, "selector": …, "family": …, "weight": 400, "slope": "upright"}]}. */
+/**
+ * Reads a JSON list of text roles: {@code [{"role": …, "selector": …, "family": …, "weight": 400, "slope": "upright"}]}, each
+ * with {@code size}, {@code lineHeight}, {@code letterSpacing} and {@code wordSpacing} in CSS where it has them.
+ */
 final class RolesFile {
     private static final JsonFactory FACTORY = new JsonFactory();
     private static final String FORM =
@@ -64,7 +68,7 @@ final class RolesFile {
                         && Double.parseDouble(weight) <= 1000,
                 "weight " + weight + ": write 1 to 1000");
         String slope = fields.getOrDefault("slope", "upright");
-        return AskedRole.of(
+        AskedRole role = AskedRole.of(
                 text(fields, "role"),
                 text(fields, "selector"),
                 text(fields, "family"),
@@ -74,6 +78,11 @@ final class RolesFile {
                         .findFirst()
                         .orElseThrow(() -> new IllegalArgumentException(
                                 "slope “" + slope + "”: write upright, italic or oblique")));
+        return role.with(new TextSetting(
+                fields.getOrDefault("size", ""),
+                fields.getOrDefault("lineHeight", ""),
+                fields.getOrDefault("letterSpacing", ""),
+                fields.getOrDefault("wordSpacing", "")));
     }
 
     private static String text(Map<String, String> fields, String name) {

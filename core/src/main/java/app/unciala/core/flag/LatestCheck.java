@@ -58,6 +58,7 @@ public record LatestCheck(
     /**
      * Texts of a role on one page that are not as asked.
      *
+     * @param measures what is not as the role says besides the face, such as {@code font-size 18px instead of 1rem (16px)}
      * @param decider the declaration that decides so; nothing where none speaks of it
      * @param why what no CSS can change; empty where there is CSS that overrides it
      */
@@ -67,6 +68,7 @@ public record LatestCheck(
             String family,
             double weight,
             List<String> faked,
+            List<String> measures,
             Optional<Decider> decider,
             String why) {}
 

@@ -31,14 +31,24 @@ final class RoleFlags {
                 FlagKind.ROLE_NOT_REACHED,
                 Owner.site(site.id()),
                 Subject.ofSite(site.id()).role(role.role()),
-                role.label() + " on " + site.name() + ": texts aren’t shown in " + face(role.family(), role.weight())
-                        + (role.slope() == Slope.UPRIGHT
-                                ? ""
-                                : " " + role.slope().key()),
+                role.label() + " on " + site.name() + ": " + problem(role),
                 reason(check, role),
                 role.others().stream()
                         .map(one -> one.page() + ": " + texts(one.texts()) + " in " + shown(one))
                         .limit(MOST_EVIDENCE));
+    }
+
+    private static String problem(OtherRole role) {
+        boolean isInItsFace = role.others().stream()
+                .allMatch(one -> one.family().equalsIgnoreCase(role.family())
+                        && one.faked().isEmpty()
+                        && !one.measures().isEmpty());
+        return isInItsFace
+                ? "texts don’t have the size or spacing that was chosen"
+                : "texts aren’t shown in " + face(role.family(), role.weight())
+                        + (role.slope() == Slope.UPRIGHT
+                                ? ""
+                                : " " + role.slope().key());
     }
 
     /** What most texts are shown in instead, and why. */
@@ -80,7 +90,7 @@ final class RoleFlags {
     private static String shown(ShownInstead one) {
         return Stream.concat(
                         Stream.of(face(one.family(), one.weight())),
-                        one.faked().stream().map(what -> "faked " + what))
+                        Stream.concat(one.faked().stream().map(what -> "faked " + what), one.measures().stream()))
                 .collect(Collectors.joining(", "));
     }
 

@@ -2,6 +2,7 @@ package app.unciala.core.pack;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.css.TextSetting;
 import app.unciala.core.metrics.FallbackMetrics;
 import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.font.FontFormat;
@@ -68,10 +69,10 @@ public record PackRequest(
     public record Role(
             TextRole role, String family, Slot slot, GenericFamily generic, List<String> fallbacks, Setting setting) {}
 
-    /** What a role says besides its face, each as CSS has it; empty where it says nothing. */
-    public record Setting(String selector, String size, String lineHeight, String letterSpacing, String wordSpacing) {
+    /** What a role says besides its face; the selector is empty where it says none. */
+    public record Setting(String selector, TextSetting text) {
         public static Setting none() {
-            return new Setting("", "", "", "", "");
+            return new Setting("", TextSetting.NONE);
         }
     }
 

@@ -149,17 +149,12 @@ final class TypeRules {
         css.append("  font-weight: ").append(weight(role)).append(";\n");
         css.append("  font-style: ").append(role.slot().slope().css()).append(";\n");
         css.append("  font-stretch: ").append(Numbers.plain(width(role))).append("%;\n");
-        line(css, "font-size", role.setting().size());
-        line(css, "line-height", role.setting().lineHeight());
-        line(css, "letter-spacing", role.setting().letterSpacing());
-        line(css, "word-spacing", role.setting().wordSpacing());
+        role.setting().text().declarations().forEach((property, value) -> css.append("  ")
+                .append(property)
+                .append(": ")
+                .append(value)
+                .append(";\n"));
         return css.append("}\n").toString();
-    }
-
-    private static void line(StringBuilder css, String name, String value) {
-        if (!value.isBlank()) {
-            css.append("  ").append(name).append(": ").append(value.strip()).append(";\n");
-        }
     }
 
     String selectors(Role role) {

@@ -1,5 +1,6 @@
 package app.unciala.core.page;
 
+import app.unciala.core.css.TextSetting;
 import app.unciala.core.css.selector.Element;
 import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Matching;
@@ -17,9 +18,16 @@ import java.util.OptionalLong;
  * @param selectors the same, read
  * @param family the name of the family in CSS
  * @param weight from 1 to 1000
+ * @param setting what it says of its texts besides their face
  */
 public record AskedRole(
-        String role, String selector, List<Selector> selectors, String family, double weight, Slope slope) {
+        String role,
+        String selector,
+        List<Selector> selectors,
+        String family,
+        double weight,
+        Slope slope,
+        TextSetting setting) {
 
     /**
      * A role with its selector.
@@ -40,7 +48,12 @@ public record AskedRole(
         List<Selector> selectors = sheet.rules().size() == 1
                 ? SelectorParser.read(sheet, sheet.rules().get(0).prelude()).orElse(List.of())
                 : List.of();
-        return new AskedRole(role, selector.strip(), selectors, family, weight, slope);
+        return new AskedRole(role, selector.strip(), selectors, family, weight, slope, TextSetting.NONE);
+    }
+
+    /** The role with a size, a line height or spacings. */
+    public AskedRole with(TextSetting said) {
+        return new AskedRole(role, selector, selectors, family, weight, slope, said);
     }
 
     /** The specificity of the strongest of its selectors that match; nothing where none does. */

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -94,7 +95,20 @@ final class Overrides {
                     "font-style: " + (text.role().slope() == Slope.UPRIGHT ? "normal" : "italic"),
                     against(style.winners().slope())));
         }
+        text.otherMeasures()
+                .forEach(measure ->
+                        needed.add(new Needed(measure.property() + ": " + value(measure), against(measure.winner()))));
         return needed;
+    }
+
+    /** What the role says; where an element inside says otherwise, that it takes over what is around it. */
+    private String value(OtherMeasure measure) {
+        boolean isInside = measure.winner()
+                .filter(winner -> RoleTexts.isInside(winner.element(), text.at()))
+                .isPresent();
+        return isInside
+                ? "inherit"
+                : Objects.requireNonNull(text.role().setting().declarations().get(measure.property()));
     }
 
     private static String number(double weight) {

@@ -92,13 +92,15 @@ public final class PageReader {
         PageFonts fonts = new PageFonts(resources, url, opened);
         PageFaces faces = new PageFaces(styles.faces(), fonts, seen.familiesOfScripts());
         Cascade cascade = new Cascade(styles, viewport, url, document.quirks());
-        List<Shown> shown = new Painting(cascade, faces, seen).shown(document.texts());
+        Painting painting = new Painting(cascade, faces, seen);
+        List<Shown> shown = painting.shown(document.texts());
         return new PageReading(
                 asked,
                 answer,
                 shown,
                 document,
                 faces,
+                painting::styleWith,
                 fonts,
                 List.copyOf(sheets.values()),
                 own,
@@ -207,6 +209,11 @@ public final class PageReader {
                 styles.put(element, known);
             }
             return known;
+        }
+
+        /** The style of an element if some declarations were to win. */
+        private TextStyle styleWith(Element element, Map<String, String> winning) {
+            return cascade.of(element, element.parent().map(this::style).orElse(TextStyle.INITIAL), winning);
         }
 
         private boolean hasBox(Element element) {

@@ -2,6 +2,7 @@ package app.unciala.core.page;
 
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.RoleTexts.Shown;
+import app.unciala.core.page.RoleTexts.Styles;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,6 +13,7 @@ public final class PageReading {
     private final List<Shown> shown;
     private final Optional<PageDocument> document;
     private final Optional<PageFaces> faces;
+    private final Styles styles;
     private final List<Run> runs;
     private final List<PageFinding> findings;
     private final String title;
@@ -26,6 +28,7 @@ public final class PageReading {
             List<Shown> shown,
             PageDocument document,
             PageFaces faces,
+            Styles styles,
             PageFonts fonts,
             List<Resource> sheets,
             OwnHosts own,
@@ -35,6 +38,7 @@ public final class PageReading {
         this.shown = List.copyOf(shown);
         this.document = Optional.of(document);
         this.faces = Optional.of(faces);
+        this.styles = styles;
         runs = shown.stream().map(Shown::run).toList();
         title = document.title();
         links = document.links();
@@ -50,6 +54,9 @@ public final class PageReading {
         shown = List.of();
         document = Optional.empty();
         faces = Optional.empty();
+        styles = (element, winning) -> {
+            throw new IllegalStateException("no page");
+        };
         runs = List.of();
         title = "";
         links = List.of();
@@ -125,6 +132,10 @@ public final class PageReading {
     /** Of a page that was read. */
     PageDocument document() {
         return document.orElseThrow();
+    }
+
+    Styles styles() {
+        return styles;
     }
 
     PageFaces faces() {

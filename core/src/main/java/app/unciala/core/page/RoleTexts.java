@@ -8,6 +8,8 @@ import app.unciala.core.css.selector.Selector.Matching;
 import app.unciala.core.page.Run.Given;
 import app.unciala.font.face.Slope;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,10 +28,19 @@ final class RoleTexts {
             Set.of("address", "b", "cite", "dfn", "em", "i", "optgroup", "strong", "th", "var");
 
     private final List<AskedRole> roles;
+    private final Styles styles;
+    private final Map<AskedRole, IdentityHashMap<Element, TextStyle>> stated = new HashMap<>();
     private final Matching matching = new Matching(MOST_TRIES);
 
-    RoleTexts(List<AskedRole> roles) {
+    /** @param styles how elements of the page would be set if a role's declarations were to win */
+    RoleTexts(List<AskedRole> roles, Styles styles) {
         this.roles = roles;
+        this.styles = styles;
+    }
+
+    /** Works out the style that an element would have if some declarations, by property, were to win. */
+    interface Styles {
+        TextStyle of(Element element, Map<String, String> winning);
     }
 
     /** A text of a page with the element that it stands in, and its pseudo-element if it is one's. */
@@ -40,8 +51,10 @@ final class RoleTexts {
      *
      * @param at the element that the role selects
      * @param isEmphasized whether weight and slope are not the role's
+     * @param stated the style of that element with the size, line height and spacings that the role says; nothing where it
+     *     says none
      */
-    record RoleText(AskedRole role, Shown shown, Element at, boolean isEmphasized) {
+    record RoleText(AskedRole role, Shown shown, Element at, boolean isEmphasized, Optional<TextStyle> stated) {
         private Given given() {
             return shown.run().main();
         }
@@ -50,7 +63,16 @@ final class RoleTexts {
             return shown.run().style();
         }
 
+        /** The same text as it is shown with other CSS. */
+        RoleText as(Shown now) {
+            return new RoleText(role, now, at, isEmphasized, stated);
+        }
+
         boolean isAsAsked() {
+            return isInItsFace() && otherMeasures().isEmpty();
+        }
+
+        boolean isInItsFace() {
             return given().family().equalsIgnoreCase(role.family())
                     && given().synthesized().isEmpty()
                     && (isEmphasized
@@ -59,7 +81,21 @@ final class RoleTexts {
 
         /** Whether it is as asked, but for a slope of emphasis that the page has no file for. */
         boolean isAsFarAsCssGoes() {
-            return isAsAsked() || (isEmphasized && given().family().equalsIgnoreCase(role.family()));
+            return (isInItsFace() || (isEmphasized && given().family().equalsIgnoreCase(role.family())))
+                    && otherMeasures().isEmpty();
+        }
+
+        /** What the text does not have as the role says, besides the face. */
+        List<OtherMeasure> otherMeasures() {
+            return stated.stream()
+                    .flatMap(wanted -> role.setting().declarations().entrySet().stream()
+                            .filter(said -> !has(Measure.of(said.getKey()), wanted))
+                            .map(said -> OtherMeasure.of(Measure.of(said.getKey()), said.getValue(), wanted, style())))
+                    .toList();
+        }
+
+        private boolean has(Measure measure, TextStyle wanted) {
+            return measure.isSame(style(), wanted) || measure.isOfBrowsersInside(at, style());
         }
 
         /** Whether the style asks for the family of the role first. */
@@ -81,9 +117,11 @@ final class RoleTexts {
                     ? style().winners().family()
                     : !asksForWeight()
                             ? style().winners().weight()
-                            : asksForSlope()
-                                    ? Optional.empty()
-                                    : style().winners().slope();
+                            : !asksForSlope()
+                                    ? style().winners().slope()
+                                    : otherMeasures().stream()
+                                            .flatMap(measure -> measure.winner().stream())
+                                            .findFirst();
         }
     }
 
@@ -114,6 +152,10 @@ final class RoleTexts {
                                     given.synthesized(),
                                     text.isAsAsked(),
                                     text.at() == text.shown().element(),
+                                    text.otherMeasures().stream()
+                                            .map(measure ->
+                                                    List.of(measure.property(), measure.asked(), measure.shown()))
+                                            .toList(),
                                     reason),
                             any -> new ArrayList<>())
                     .add(text);
@@ -135,7 +177,7 @@ final class RoleTexts {
             if (role.isPresent()) {
                 return isOfBrowsers(text.run().style(), at)
                         ? Optional.empty()
-                        : Optional.of(new RoleText(role.get(), text, at, emphasized));
+                        : Optional.of(new RoleText(role.get(), text, at, emphasized, stated(role.get(), at, pseudo)));
             }
             if (!pseudo.isEmpty()) {
                 // What a pseudo-element shows, such as an icon, has no part in the roles around it.
@@ -144,6 +186,14 @@ final class RoleTexts {
             emphasized |= EMPHASIS.contains(at.tag());
         }
         return Optional.empty();
+    }
+
+    private Optional<TextStyle> stated(AskedRole role, Element at, String pseudo) {
+        Map<String, String> said = role.setting().declarations();
+        return said.isEmpty() || !pseudo.isEmpty()
+                ? Optional.empty()
+                : Optional.of(stated.computeIfAbsent(role, any -> new IdentityHashMap<>())
+                        .computeIfAbsent(at, element -> styles.of(element, said)));
     }
 
     private Optional<AskedRole> strongest(Element element, String pseudo) {

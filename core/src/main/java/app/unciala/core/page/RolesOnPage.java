@@ -30,7 +30,7 @@ public final class RolesOnPage {
         this.reading = reading;
         this.roles = roles;
         this.again = again;
-        texts = new RoleTexts(roles).of(reading.shown());
+        texts = new RoleTexts(roles, reading.styles()).of(reading.shown());
         texts.forEach(text -> byRun.put(text.shown().run(), text));
     }
 
@@ -61,13 +61,13 @@ public final class RolesOnPage {
         RoleText first = group.get(0);
         List<Run> runs = group.stream().map(text -> text.shown().run()).toList();
         if (first.isAsAsked()) {
-            return RoleShown.of(reading.at(), runs, true, Optional.empty(), "", Optional.empty(), Optional.empty());
+            return RoleShown.asAsked(reading.at(), runs);
         }
         Optional<String> override = override(group, Position.LAST);
-        return RoleShown.of(
+        return RoleShown.otherwise(
                 reading.at(),
                 runs,
-                false,
+                first.otherMeasures(),
                 first.winner(),
                 override.isPresent() ? "" : why(first),
                 override,
@@ -97,7 +97,7 @@ public final class RolesOnPage {
             if (before == null) {
                 continue;
             }
-            RoleText after = new RoleText(before.role(), now.get(i), before.at(), before.isEmphasized());
+            RoleText after = before.as(now.get(i));
             if ((wanted.contains(run) && !after.isAsFarAsCssGoes()) || (before.isAsAsked() && !after.isAsAsked())) {
                 return false;
             }
@@ -120,17 +120,20 @@ public final class RolesOnPage {
                 .isPresent()) {
             return "The browser's own style sheet says !important, which no page can override.";
         }
-        if (text.asksForFamily() && text.asksForWeight() && text.asksForSlope()) {
+        if (!text.isInItsFace() && text.asksForFamily() && text.asksForWeight() && text.asksForSlope()) {
             return text.shown().run().main().family().equalsIgnoreCase(role.family())
                     ? "The CSS asks for it, but the page has no file for this weight and slope."
                     : "The CSS asks for it, but its file couldn't be used.";
         }
-        return winner.filter(one -> one.important()
-                                && one.isInLayer()
-                                && one.layer().isEmpty())
-                        .isPresent()
+        boolean isInUnnamedLayer = winner.filter(
+                        one -> one.important() && one.isInLayer() && one.layer().isEmpty())
+                .isPresent();
+        return isInUnnamedLayer
                 ? "The rule that decides is !important in a layer without a name, which no other style sheet can override."
                         + " Change it there."
-                : "CSS alone doesn't show it: the page has no file of " + role.family() + " for this weight and slope.";
+                : text.isInItsFace() && winner.isPresent()
+                        ? "No rule for " + role.selector() + " was found that wins. Change the one that decides."
+                        : "CSS alone doesn't show it: the page has no file of " + role.family()
+                                + " for this weight and slope.";
     }
 }

@@ -184,8 +184,16 @@ class PageFlagsTest {
                 Slope.UPRIGHT,
                 List.of(
                         new ShownInstead(
-                                PAGE, 2, "Harrow", 400, List.of("bold"), Optional.empty(), "There is no file."),
-                        new ShownInstead(PAGE + "b", 5, "Georgia", 700, List.of(), Optional.of(theme), ""))));
+                                PAGE,
+                                2,
+                                "Harrow",
+                                400,
+                                List.of("bold"),
+                                List.of(),
+                                Optional.empty(),
+                                "There is no file."),
+                        new ShownInstead(
+                                PAGE + "b", 5, "Georgia", 700, List.of(), List.of(), Optional.of(theme), ""))));
         Flag flag = only(FlagKind.ROLE_NOT_REACHED);
         assertThat(flag.title()).isEqualTo("Headings on Tarn: texts aren’t shown in Harrow 700");
         assertThat(flag.reason())
@@ -193,6 +201,21 @@ class PageFlagsTest {
                         + " “.theme h2” (theme.css, line 12) decides: font-family: var(--heading), serif.");
         assertThat(flag.identity()).isEqualTo("1|ROLE_NOT_REACHED|site=s|role=HEADINGS");
         assertThat(flag.evidence()).hasSize(2).contains(PAGE + "b: 5 texts in Georgia 700");
+    }
+
+    @Test
+    void aRoleInItsFaceButInAnotherSizeIsSaidAsThat() {
+        List<String> measures = List.of("font-size 28px instead of 2rem (32px)");
+        roles.add(new OtherRole(
+                "HEADINGS",
+                "Headings",
+                "Harrow",
+                700,
+                Slope.UPRIGHT,
+                List.of(new ShownInstead(PAGE, 2, "Harrow", 700, List.of(), measures, Optional.empty(), "Why."))));
+        Flag flag = only(FlagKind.ROLE_NOT_REACHED);
+        assertThat(flag.title()).isEqualTo("Headings on Tarn: texts don’t have the size or spacing that was chosen");
+        assertThat(flag.reason()).contains("2 texts in Harrow 700, font-size 28px instead of 2rem (32px).");
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.css.TextSetting;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.pack.Pack.Entry;
 import app.unciala.core.pack.PackRequest.Checklist;
@@ -137,7 +138,7 @@ class PackWriterTest {
                 BOLD,
                 GenericFamily.SERIF,
                 List.of("Tarn Text", "Charter"),
-                new Setting("header nav a", "1.1rem", "1.3", "0.02em", "0.1em"));
+                new Setting("header nav a", new TextSetting("1.1rem", "1.3", "0.02em", "0.1em")));
 
         assertThat(css(List.of(role), faces("Harrow")))
                 .contains("--type-navigation: \"Harrow\", \"Tarn Text\", \"Charter\", serif;")
@@ -149,7 +150,7 @@ class PackWriterTest {
     @Test
     void aRoleOfOnesOwnHasItsSelectorOrItsClassAlone() {
         TextRole quote = TextRole.of("Pull quote");
-        Setting setting = new Setting(".quote > p", "", "", "", "");
+        Setting setting = new Setting(".quote > p", TextSetting.NONE);
 
         assertThat(css(List.of(role(quote, "Harrow", BOLD)), faces("Harrow")))
                 .contains("--type-pull-quote: \"Harrow\", ")

@@ -2,10 +2,12 @@ package app.unciala.core.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import app.unciala.core.check.SiteRoles;
 import app.unciala.core.check.SiteRoles.Result;
 import app.unciala.core.check.SiteRoles.Verdict;
+import app.unciala.core.css.TextSetting;
 import app.unciala.core.css.cascade.TextStyle.CustomProperty;
 import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.css.cascade.Winner;
@@ -134,6 +136,58 @@ class RolesOnPageTest {
         Result weight = read("h1{font:700 1em Asked}", "<h1>Title</h1>", heavy).get(0);
         assertThat(weight.shown().get(0).weight()).isEqualTo(700);
         assertThat(weight.shown().get(0).override()).isEmpty();
+    }
+
+    @Test
+    void sizeLineHeightAndSpacingsThatARoleSaysAreHeldAgainstTheTexts() {
+        AskedRole title = TITLE.with(new TextSetting("clamp(1rem, 2em, 40px)", "1.2", "-0.01em", ""));
+        String asked = "h1{font-family:Asked;font-weight:700;";
+        assertThat(read(asked + "font-size:32px;line-height:38.4px;letter-spacing:-.32px}", "<h1>A title</h1>", title)
+                        .get(0)
+                        .verdict())
+                .as("the same in other words")
+                .isEqualTo(Verdict.AS_ASKED);
+
+        String css = asked + "letter-spacing:-.01em}.hero h1{font:700 28px/1.4 Asked}";
+        RoleShown shown =
+                read(css, "<div class=hero><h1>A <small>title</small></h1></div>", title).get(0).shown().stream()
+                        .filter(one -> !one.asAsked())
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(shown.measures())
+                .extracting(OtherMeasure::property, OtherMeasure::asked, OtherMeasure::shown)
+                .containsExactly(
+                        tuple("font-size", "clamp(1rem, 2em, 40px) (32px)", "28px"),
+                        tuple("line-height", "1.2", "1.4"),
+                        tuple("letter-spacing", "-0.01em (-0.32px)", "-0.28px"));
+        assertThat(shown.winner().orElseThrow().rule().selector()).isEqualTo(".hero h1");
+        assertThat(shown.override())
+                .contains(":root h1 { font-size: clamp(1rem, 2em, 40px); line-height: 1.2; }\n"
+                        + "h1 { letter-spacing: -0.01em; }");
+    }
+
+    @Test
+    void anElementInsideTakesOverTheSizeOfTheRoleAndSmallPrintStaysSmall() {
+        AskedRole text = TEXT.with(new TextSetting("18px", "1.5", "", "0.1em"));
+        List<Result> roles = read(
+                "body{font:18px/1.5 Asked;word-spacing:1.8px}p span{font-size:22px}",
+                "<p>One <small>two</small> <sup>3</sup> <span>four</span>",
+                text);
+        assertThat(roles.get(0).shown()).extracting(RoleShown::texts).containsExactly(3, 1);
+        RoleShown span = roles.get(0).shown().get(1);
+        assertThat(span.asAsked()).isFalse();
+        assertThat(span.override()).contains("body span { font-size: inherit; }");
+
+        RoleShown inline = read(
+                        "p{font-family:Asked}",
+                        "<p style='font-size:1px!important'>One",
+                        AskedRole.of("Text", "p", "Asked", 400, Slope.UPRIGHT)
+                                .with(new TextSetting("18px", "", "", "")))
+                .get(0)
+                .shown()
+                .get(0);
+        assertThat(inline.override()).isEmpty();
+        assertThat(inline.why()).contains("style attribute says !important");
     }
 
     @ParameterizedTest

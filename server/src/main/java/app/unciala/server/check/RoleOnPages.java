@@ -7,6 +7,7 @@ import app.unciala.core.flag.LatestCheck.Decider;
 import app.unciala.core.flag.LatestCheck.OtherRole;
 import app.unciala.core.flag.LatestCheck.ShownInstead;
 import app.unciala.core.page.AskedRole;
+import app.unciala.core.page.OtherMeasure;
 import app.unciala.core.page.RoleShown;
 import app.unciala.font.face.Slope;
 import app.unciala.server.inventory.SlotView;
@@ -16,6 +17,7 @@ import app.unciala.server.site.SiteService.Site;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -41,10 +43,31 @@ public record RoleOnPages(
     public record AskedFace(String family, double weight, String slope) {}
 
     /**
-     * Texts of a page that are shown in the same face for the same reason.
+     * A size, line height or spacing that is not as the role says.
+     *
+     * @param asked as the role says it, with what that is in pixels where it is said in something else
+     * @param winner the declaration that decides; null where none speaks of it
+     */
+    public record OtherMeasureView(
+            String property,
+            String asked,
+            String shown,
+            @Schema(types = {"object", "null"}) @Nullable WinningRule winner) {
+        private static OtherMeasureView of(OtherMeasure measure) {
+            return new OtherMeasureView(
+                    measure.property(),
+                    measure.asked(),
+                    measure.shown(),
+                    measure.winner().map(WinningRule::of).orElse(null));
+        }
+    }
+
+    /**
+     * Texts of a page that are shown alike for the same reason.
      *
      * @param faked what the browser fakes: {@code bold}, {@code oblique}
      * @param text the first of them, and {@code path} where it is
+     * @param measures what is not as the role says besides the face; empty where a check before Unciala looked at it
      * @param winner the declaration that decides otherwise; null for texts that are as asked, and where none speaks of it
      * @param why what no CSS can change, in a sentence; empty where there is an override
      * @param override CSS that, added at the end of the page's last style sheet, shows them as asked; null where none does
@@ -62,10 +85,15 @@ public record RoleOnPages(
             String path,
             boolean asAsked,
             boolean onPhoneOnly,
+            List<OtherMeasureView> measures,
             @Schema(types = {"object", "null"}) @Nullable WinningRule winner,
             String why,
             @Schema(types = {"string", "null"}) @Nullable String override,
             @Schema(types = {"string", "null"}) @Nullable String overrideAnywhere) {
+        public ShownFace {
+            measures = Objects.requireNonNullElse(measures, List.of());
+        }
+
         private ShownInstead instead() {
             return new ShownInstead(
                     page,
@@ -73,6 +101,10 @@ public record RoleOnPages(
                     family,
                     weight,
                     faked,
+                    measures.stream()
+                            .map(measure ->
+                                    measure.property() + " " + measure.shown() + " instead of " + measure.asked())
+                            .toList(),
                     Optional.ofNullable(winner)
                             .map(one -> new Decider(
                                     one.property(),
@@ -109,6 +141,7 @@ public record RoleOnPages(
                 shown.path(),
                 shown.asAsked(),
                 shown.onPhoneOnly(),
+                shown.measures().stream().map(OtherMeasureView::of).toList(),
                 shown.winner().map(WinningRule::of).orElse(null),
                 shown.why(),
                 shown.override().orElse(null),
@@ -144,11 +177,13 @@ public record RoleOnPages(
         return face.isEmpty() || family.isEmpty()
                 ? Optional.empty()
                 : Optional.of(AskedRole.orNothing(
-                        role.role(),
-                        selector(role, site),
-                        family.get(),
-                        Math.max(face.get().weight(), Math.min(face.get().weightMax(), 400)),
-                        face.get().toSlot().slope()));
+                                role.role(),
+                                selector(role, site),
+                                family.get(),
+                                Math.max(
+                                        face.get().weight(), Math.min(face.get().weightMax(), 400)),
+                                face.get().toSlot().slope())
+                        .with(role.text()));
     }
 
     /** The selector that a pack's rule for it has. */

@@ -2,6 +2,7 @@ package app.unciala.server.site;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.css.TextSetting;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
 import app.unciala.core.pack.PackRequest.Setting;
@@ -88,9 +89,14 @@ public record SiteRole(
         return TextRole.of(role);
     }
 
+    /** The size, line height and spacings that it says. */
+    public TextSetting text() {
+        return new TextSetting(size, lineHeight, letterSpacing, wordSpacing);
+    }
+
     /** What it says besides its faces. */
     public Setting setting() {
-        return new Setting(selector, size, lineHeight, letterSpacing, wordSpacing);
+        return new Setting(selector, text());
     }
 
     /** The role set in another family. */

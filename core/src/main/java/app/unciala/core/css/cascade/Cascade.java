@@ -93,6 +93,16 @@ public final class Cascade {
         return found.isEmpty() ? Optional.empty() : Optional.of(computed(found, parent, element));
     }
 
+    /** The style that an element inside another of style {@code parent} would have if some declarations were to win. */
+    public TextStyle of(Element element, TextStyle parent, Map<String, String> winning) {
+        DeclaredValues found = candidates(element, "");
+        String declarations = winning.entrySet().stream()
+                .map(entry -> entry.getKey() + ":" + entry.getValue() + " !important;")
+                .collect(Collectors.joining());
+        found.addWinning(block(declarations, element));
+        return computed(found, parent, element);
+    }
+
     private DeclaredValues candidates(Element element, String pseudo) {
         DeclaredValues found = new DeclaredValues();
         collect(browserRules, element, pseudo, found);
@@ -170,6 +180,11 @@ public final class Cascade {
                 values.of(Property.SIZE, value -> FontSize.said(value, parent, family, lengths)
                         .map(own -> own.afterChange(parent.isMonospace(), family)));
         FontSize size = saidSize.or(FontSize.inherited(parent, family), FontSize.initial(family));
+        boolean isRoot = element.parent().isEmpty();
+        Lengths own = new Lengths(size.pixels(), isRoot ? size.pixels() : rootSize, size.pixels(), viewport);
+        CascadedValue<LineHeight> lineHeight = values.of(Property.LINE_HEIGHT, value -> LineHeight.of(value, own));
+        CascadedValue<Double> letters = values.of(Property.LETTER_SPACING, value -> spacing(value, own));
+        CascadedValue<Double> words = values.of(Property.WORD_SPACING, value -> spacing(value, own));
         Winners around = parent.winners();
         return new TextStyle(
                 families,
@@ -182,6 +197,10 @@ public final class Cascade {
                         .or(parent.width(), 100.0),
                 values.of(Property.FAKES_BOLD, Cascade::isAuto).or(parent.fakesBold(), true),
                 values.of(Property.FAKES_SLOPE, Cascade::isAuto).or(parent.fakesSlope(), true),
+                new Spacing(
+                        lineHeight.or(parent.spacing().lineHeight(), LineHeight.NORMAL),
+                        letters.or(parent.spacing().letters(), 0.0),
+                        words.or(parent.spacing().words(), 0.0)),
                 values.of(Property.TRANSFORM, Cascade::transform).or(parent.transform(), Transform.NONE),
                 values.of(Property.VISIBILITY, Cascade::isVisible).or(parent.isVisible(), true),
                 values.of(Property.DISPLAY, Cascade::hasBox).or(parent.hasBox(), true),
@@ -192,7 +211,10 @@ public final class Cascade {
                         Winners.of(said, element, variables, around.family()),
                         Winners.of(weight, element, variables, around.weight()),
                         Winners.of(slope, element, variables, around.slope()),
-                        Winners.of(saidSize, element, variables, around.size())));
+                        Winners.of(saidSize, element, variables, around.size()),
+                        Winners.of(lineHeight, element, variables, around.lineHeight()),
+                        Winners.of(letters, element, variables, around.letterSpacing()),
+                        Winners.of(words, element, variables, around.wordSpacing())));
     }
 
     private Variables variables(DeclaredValues found, TextStyle parent) {
@@ -227,6 +249,12 @@ public final class Cascade {
 
     private static Optional<Double> boxed(OptionalDouble value) {
         return value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty();
+    }
+
+    private static Optional<Double> spacing(List<Token> value, Lengths lengths) {
+        return FontValues.word(value).filter("normal"::equals).isPresent()
+                ? Optional.of(0.0)
+                : boxed(lengths.length(value));
     }
 
     private static Optional<Boolean> isAuto(List<Token> value) {

@@ -78,6 +78,12 @@ final class DeclaredValues {
         addAll(attribute, Optional.empty(), layer, 0);
     }
 
+    /** Adds what wins over all that there is. */
+    void addWinning(Block block) {
+        addAll(block, Optional.empty(), AFTER_ALL_LAYERS, Long.MAX_VALUE);
+        order();
+    }
+
     private void addAll(Block block, Optional<Selected> by, int layer, long specificity) {
         for (int i = 0; i < block.entries().size(); i++) {
             Entry entry = block.entries().get(i);

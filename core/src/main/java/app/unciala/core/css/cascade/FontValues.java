@@ -19,6 +19,10 @@ final class FontValues {
     private static final Set<String> SYSTEM_FONTS =
             Set.of("caption", "icon", "menu", "message-box", "small-caption", "status-bar");
     private static final List<Token> NORMAL = StyleSheet.tokens("normal");
+    /** What the shorthand sets to {@code normal} where it does not say it. */
+    private static final List<Property> RESET =
+            List.of(Property.WEIGHT, Property.STYLE, Property.WIDTH, Property.LINE_HEIGHT);
+
     private static final List<Token> AUTO = StyleSheet.tokens("auto");
     private static final List<Token> NONE = StyleSheet.tokens("none");
 
@@ -146,11 +150,11 @@ final class FontValues {
         if (word(value).filter(SYSTEM_FONTS::contains).isPresent()) {
             parts.put(Property.FAMILY, StyleSheet.tokens("system-ui"));
             parts.put(Property.SIZE, StyleSheet.tokens("13.3333px"));
-            List.of(Property.WEIGHT, Property.STYLE, Property.WIDTH).forEach(property -> parts.put(property, NORMAL));
+            RESET.forEach(property -> parts.put(property, NORMAL));
             return;
         }
         List<List<Token>> words = words(value);
-        List.of(Property.WEIGHT, Property.STYLE, Property.WIDTH).forEach(property -> parts.put(property, NORMAL));
+        RESET.forEach(property -> parts.put(property, NORMAL));
         int at = 0;
         while (at < words.size() && optional(words, at, parts)) {
             at += parts.get(Property.STYLE) == words.get(at) && at + 1 < words.size() && isAngle(words.get(at + 1))
@@ -163,6 +167,9 @@ final class FontValues {
         }
         parts.put(Property.SIZE, words.get(at++));
         if (at < words.size() && words.get(at).get(0).isDelim('/')) {
+            if (at + 1 < words.size()) {
+                parts.put(Property.LINE_HEIGHT, words.get(at + 1));
+            }
             at += 2;
         }
         if (at >= words.size()) {

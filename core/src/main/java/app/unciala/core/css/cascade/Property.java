@@ -15,6 +15,9 @@ enum Property {
     WIDTH("font-stretch", true),
     FAKES_BOLD("font-synthesis-weight", true),
     FAKES_SLOPE("font-synthesis-style", true),
+    LINE_HEIGHT("line-height", true),
+    LETTER_SPACING("letter-spacing", true),
+    WORD_SPACING("word-spacing", true),
     TRANSFORM("text-transform", true),
     VISIBILITY("visibility", true),
     DISPLAY("display", false),
@@ -49,7 +52,7 @@ enum Property {
         Map<String, Set<Property>> names = new HashMap<>();
         Arrays.stream(values()).forEach(property -> names.put(property.css, EnumSet.of(property)));
         names.put("font-width", EnumSet.of(WIDTH));
-        names.put("font", EnumSet.of(FAMILY, SIZE, WEIGHT, STYLE, WIDTH));
+        names.put("font", EnumSet.of(FAMILY, SIZE, LINE_HEIGHT, WEIGHT, STYLE, WIDTH));
         names.put("font-synthesis", EnumSet.of(FAKES_BOLD, FAKES_SLOPE));
         names.put("all", EnumSet.allOf(Property.class));
         return names;

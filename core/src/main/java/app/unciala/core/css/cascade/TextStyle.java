@@ -17,11 +17,12 @@ import java.util.regex.Pattern;
  * @param weight from 1 to 1000
  * @param width in percent of the normal width
  * @param fakesBold whether browsers may fake a bold, and likewise a slope
+ * @param spacing the distances that the text is set with
  * @param transform what is done to letters before they are painted
  * @param isVisible whether text in it is painted where there is a box
  * @param hasBox whether it is rendered at all: false for {@code display: none}
  * @param content what a pseudo-element has as its text
- * @param winners the declarations that decide family, weight, slope and size
+ * @param winners the declarations that decide family, weight, slope, size and spacing
  */
 public record TextStyle(
         List<FamilyName> families,
@@ -33,6 +34,7 @@ public record TextStyle(
         double width,
         boolean fakesBold,
         boolean fakesSlope,
+        Spacing spacing,
         Transform transform,
         boolean isVisible,
         boolean hasBox,
@@ -60,7 +62,7 @@ public record TextStyle(
     public static final List<FamilyName> INITIAL_FAMILIES = List.of(new FamilyName("Times New Roman", false));
 
     /** What the root inherits. */
-    static final TextStyle INITIAL = new TextStyle(
+    public static final TextStyle INITIAL = new TextStyle(
             INITIAL_FAMILIES,
             List.of(),
             Optional.empty(),
@@ -70,6 +72,7 @@ public record TextStyle(
             100,
             true,
             true,
+            Spacing.NORMAL,
             Transform.NONE,
             true,
             true,
@@ -104,6 +107,7 @@ public record TextStyle(
                 seenWidth,
                 fakesBold,
                 fakesSlope,
+                spacing,
                 Transform.NONE,
                 true,
                 true,

@@ -5,11 +5,25 @@ import app.unciala.core.css.selector.Element;
 import java.util.Optional;
 
 /**
- * The declarations that decide in which face the text of an element is set; nothing for a property of which none speaks,
+ * The declarations that decide how the text of an element is set; nothing for a property of which none speaks,
  * here or around the element, so that it has its initial value.
  */
-public record Winners(Optional<Winner> family, Optional<Winner> weight, Optional<Winner> slope, Optional<Winner> size) {
-    static final Winners NONE = new Winners(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+public record Winners(
+        Optional<Winner> family,
+        Optional<Winner> weight,
+        Optional<Winner> slope,
+        Optional<Winner> size,
+        Optional<Winner> lineHeight,
+        Optional<Winner> letterSpacing,
+        Optional<Winner> wordSpacing) {
+    static final Winners NONE = new Winners(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
 
     /** The winner for a value of an element: what declares it there, or else what declares the inherited one. */
     static Optional<Winner> of(
