@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.unciala.core.pack.Pack;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
+import app.unciala.server.testing.CheckedSites;
 import app.unciala.server.testing.Hosts;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
@@ -33,10 +34,12 @@ class CheckTest {
 
     private static Caller caller;
     private static String family;
+    private static CheckedSites sites;
 
     @BeforeAll
     static void fill() {
         caller = SERVER.signIn();
+        sites = new CheckedSites(caller, HOSTS);
         family = caller.hold("Penmarrow-Regular.ttf");
         Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "tarn.example"));
         terms.put("converting", "GRANTED");
@@ -64,9 +67,9 @@ class CheckTest {
                         "<link rel=stylesheet href=type.css>",
                         "<p>Bread.</p><small>Since 1902</small><a href=more>More</a>"));
         HOSTS.serve("tarn.example/more", page("<link rel=stylesheet href=type.css>", "<p>More bread.</p>"));
-        plan(site, "tarn.example", Map.of());
+        sites.plan(site, "tarn.example", Map.of());
 
-        JsonNode check = check(site);
+        JsonNode check = sites.check(site);
 
         assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
         assertThat(check.get("line").get("pagesWithErrors").asInt()).isZero();
@@ -112,7 +115,7 @@ class CheckTest {
         HOSTS.serve(
                 "tarn.example/type.css",
                 css.replaceAll("font-weight:[^;]*;", "").getBytes(StandardCharsets.UTF_8));
-        JsonNode sheet = check(site)
+        JsonNode sheet = sites.check(site)
                 .get("pack")
                 .get("files")
                 .valueStream()
@@ -125,74 +128,6 @@ class CheckTest {
     }
 
     @Test
-    void theRolesOfTheSiteAreHeldAgainstItsPagesAndWhatOverridesAThemeIsSaid() {
-        String site = caller.site("Lode", "lode.example", family, 400);
-        HOSTS.serve("lode.example/r.ttf", Samples.font("Penmarrow-Regular.ttf"));
-        String theme = "<style>@font-face{font-family:Penmarrow;src:url(r.ttf)}body{font-family:Penmarrow}"
-                + ":root{--text:Georgia,serif}p{font-family:var(--text)}</style>";
-        HOSTS.serve("lode.example/", page(theme, "<p>Ore.</p><p>More ore.</p><button>Dig</button>"));
-        plan(site, "lode.example", Map.of());
-        String check = id(check(site));
-
-        JsonNode role = caller.get("/api/checks/" + check + "/roles")
-                .json()
-                .get("items")
-                .get(0);
-        assertThat(role.get("role").asString()).isEqualTo("RUNNING_TEXT");
-        assertThat(role.get("selector").asString()).startsWith("body");
-        assertThat(role.get("verdict").asString()).isEqualTo("OTHER");
-        assertThat(role.get("asked").get("family").asString()).isEqualTo("Penmarrow");
-        assertThat(role.get("asked").get("weight").asDouble()).isEqualTo(400);
-        JsonNode wrong = role.get("shown")
-                .valueStream()
-                .filter(shown -> !shown.get("asAsked").asBoolean()
-                        && shown.get("family").asString().equals("Georgia"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(wrong.get("texts").asInt()).isEqualTo(2);
-        assertThat(wrong.get("winner").get("selector").asString()).isEqualTo("p");
-        assertThat(wrong.get("winner").get("via").asString()).isEqualTo("--text");
-        String override = wrong.get("override").asString();
-        assertThat(override).isEqualTo(":root { --text: \"Penmarrow\", Georgia,serif; }");
-
-        HOSTS.serve(
-                "lode.example/",
-                page(theme + "<style>" + override + "</style>", "<p>Ore.</p><p>More ore.</p><button>Dig</button>"));
-        JsonNode after = caller.get("/api/checks/" + id(check(site)) + "/roles")
-                .json()
-                .get("items")
-                .get(0);
-        assertThat(after.get("shown")
-                        .valueStream()
-                        .filter(shown -> shown.get("family").asString().equals("Georgia")))
-                .isEmpty();
-        assertThat(caller.get("/api/checks/nothing/roles").status()).isEqualTo(404);
-
-        List<Map<String, Object>> odd = List.of(Map.of(
-                "role",
-                "RUNNING_TEXT",
-                "familyId",
-                family,
-                "selector",
-                "p:nonsense",
-                "faces",
-                List.of(Samples.face(400, "upright"))));
-        assertThat(caller.edit("/api/sites/" + site, "", Map.of("roles", odd)).status())
-                .isEqualTo(200);
-        JsonNode unknown = check(site);
-        assertThat(unknown.get("line").get("state").asString())
-                .as("a selector that browsers don't take selects nothing")
-                .isEqualTo("DONE");
-        assertThat(caller.get("/api/checks/" + id(unknown) + "/roles")
-                        .json()
-                        .get("items")
-                        .get(0)
-                        .get("verdict")
-                        .asString())
-                .isEqualTo("NOT_FOUND");
-    }
-
-    @Test
     void whatIsWrongIsFlaggedAndGoneAfterTheNextCheck() {
         String site = caller.site("Mill", "mill.example", family);
         HOSTS.serve("mill.example/r.ttf", Samples.font("Penmarrow-Regular.ttf"));
@@ -200,27 +135,27 @@ class CheckTest {
         HOSTS.serve(
                 "mill.example/",
                 page(head + "<link rel=stylesheet href=//letters.example/a.css>", "<p>Flour <b>today</b></p>"));
-        plan(site, "mill.example", Map.of());
+        sites.plan(site, "mill.example", Map.of());
 
-        JsonNode first = check(site);
+        JsonNode first = sites.check(site);
         assertThat(caller.kinds("?site=" + site))
                 .containsExactlyInAnyOrder("FAKED_ON_PAGE", "FILE_NOT_REACHED", "THIRD_PARTY", "FOUND_NOT_ALLOWED");
         assertThat(first.get("changedSince").isNull()).isTrue();
 
         HOSTS.serve("mill.example/", page(head, "<p>Flour today</p>"));
-        JsonNode second = check(site);
+        JsonNode second = sites.check(site);
         assertThat(caller.kinds("?site=" + site)).containsExactly("FOUND_NOT_ALLOWED");
         assertThat(texts(second.get("changes").get("gone"), "kind")).contains("faked-bold", "third-party");
         assertThat(second.get("changes").get("appeared")).isEmpty();
 
         HOSTS.serve("mill.example/", page(head, "<p>Flour <b>today</b></p>"));
-        check(site);
+        sites.check(site);
         HOSTS.serve("mill.example/", page(head, "<p>Flour <b>today</b> and <b>tomorrow</b></p>"));
-        assertThat(check(site).get("changes").get("empty").asBoolean())
+        assertThat(sites.check(site).get("changes").get("empty").asBoolean())
                 .as("another text of the same cause is nothing new")
                 .isTrue();
         HOSTS.serve("mill.example/", page(head, "<p>Flour today</p>"));
-        check(site);
+        sites.check(site);
 
         String license = caller.send("POST", "/api/licenses", Samples.license(family, "mill.example"))
                 .json()
@@ -244,8 +179,8 @@ class CheckTest {
                 page(
                         "<style>@font-face { font-family: V; src: url(v.ttf) } p { font-family: V, serif }</style>",
                         "<p>Brick"));
-        plan(site, "kiln.example", Map.of());
-        JsonNode check = check(site);
+        sites.plan(site, "kiln.example", Map.of());
+        JsonNode check = sites.check(site);
         JsonNode font = check.get("fonts").get(0);
         assertThat(check.get("used").get(0).get("proposed").isNull())
                 .as("nothing of it is held")
@@ -286,13 +221,16 @@ class CheckTest {
         HOSTS.serve("inside.example/", page("", "<p>Secret"));
         Caller editor = SERVER.join("checker", "EDITOR");
         String other = HOSTS.at().replace("localhost", "127.0.0.1");
-        plan(site, "inside.example", Map.of("connections", List.of(Map.of("host", "inside.example:80", "to", other))));
-        JsonNode refused = check(site);
+        sites.plan(
+                site,
+                "inside.example",
+                Map.of("connections", List.of(Map.of("host", "inside.example:80", "to", other))));
+        JsonNode refused = sites.check(site);
         assertThat(refused.get("pages").get(0).get("why").asString()).contains("is private");
         assertThat(editor.send("PUT", "/api/private-hosts/" + other, Map.of()).status())
                 .isEqualTo(403);
         caller.send("PUT", "/api/private-hosts/" + other, Map.of());
-        assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        assertThat(sites.check(site).get("pages").get(0).get("why").isNull()).isTrue();
         assertThat(caller.delete("/api/private-hosts/" + other).status()).isEqualTo(200);
         assertThat(caller.delete("/api/private-hosts/" + other).status()).isEqualTo(404);
         assertThat(caller.send("PUT", "/api/private-hosts/nowhere", Map.of()).status())
@@ -309,16 +247,16 @@ class CheckTest {
         HOSTS.serve("stage.example/", page("", "<p>Not yet"));
         HOSTS.wants("stage.example", "Basic bWFyYTpwOnNzIHfDtnJk");
         Map<String, Object> signIn = Map.of("host", "stage.example:80", "name", "mara", "password", "p:ss wörd");
-        assertThat(plan(site, "stage.example", Map.of("signIns", List.of(signIn)))
+        assertThat(sites.plan(site, "stage.example", Map.of("signIns", List.of(signIn)))
                         .text())
                 .doesNotContain("wörd");
-        assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        assertThat(sites.check(site).get("pages").get(0).get("why").isNull()).isTrue();
         Map<String, Object> again = Map.of("host", "stage.example:80", "name", "mara");
-        assertThat(plan(site, "stage.example", Map.of("signIns", List.of(again)))
+        assertThat(sites.plan(site, "stage.example", Map.of("signIns", List.of(again)))
                         .status())
                 .as("without a new one the password stays")
                 .isEqualTo(200);
-        assertThat(check(site).get("pages").get(0).get("why").isNull()).isTrue();
+        assertThat(sites.check(site).get("pages").get(0).get("why").isNull()).isTrue();
         Answer led = caller.edit(
                 "/api/sites/" + site + "/check-plan",
                 "plan",
@@ -330,7 +268,7 @@ class CheckTest {
         assertThat(led.status()).as("a kept password goes to no other machine").isEqualTo(422);
         assertThat(led.text()).contains("reached in another way now");
         Map<String, Object> unknown = Map.of("host", "stage.example:80", "name", "wen");
-        assertThat(plan(site, "stage.example", Map.of("signIns", List.of(unknown)))
+        assertThat(sites.plan(site, "stage.example", Map.of("signIns", List.of(unknown)))
                         .status())
                 .isEqualTo(422);
         for (String kept : List.of("unciala.mv.db", "secret.key")) {
@@ -358,12 +296,12 @@ class CheckTest {
     @Test
     void aWatchedSiteIsCheckedOnceItsPackIsPlacedAndAnotherIsNot() {
         HOSTS.serve("watched.example/", page("", "<p>Tea"));
-        List<String> sites = List.of(
+        List<String> both = List.of(
                 caller.site("Watched", "watched.example", family, 400),
                 caller.site("Unwatched", "unwatched.example", family, 400));
-        plan(sites.get(0), "watched.example", Map.of("watched", true));
-        plan(sites.get(1), "unwatched.example", Map.of());
-        for (String site : sites) {
+        sites.plan(both.get(0), "watched.example", Map.of("watched", true));
+        sites.plan(both.get(1), "unwatched.example", Map.of());
+        for (String site : both) {
             String pack = caller.send(
                             "POST", "/api/sites/" + site + "/packs", Map.of("reason", "the vendor agreed by phone"))
                     .json()
@@ -373,14 +311,14 @@ class CheckTest {
                             .status())
                     .isEqualTo(200);
         }
-        JsonNode checks = caller.get("/api/sites/" + sites.get(0) + "/checks").json();
+        JsonNode checks = caller.get("/api/sites/" + both.get(0) + "/checks").json();
         for (int i = 0; i < 100 && checks.get("items").isEmpty(); i++) {
             Caller.pause();
-            checks = caller.get("/api/sites/" + sites.get(0) + "/checks").json();
+            checks = caller.get("/api/sites/" + both.get(0) + "/checks").json();
         }
         assertThat(checks.get("items")).hasSize(1);
         assertThat(checks.get("items").get(0).get("askedBy").asString()).isEqualTo("unciala");
-        assertThat(caller.get("/api/sites/" + sites.get(1) + "/checks").json().get("items"))
+        assertThat(caller.get("/api/sites/" + both.get(1) + "/checks").json().get("items"))
                 .isEmpty();
     }
 
@@ -408,7 +346,7 @@ class CheckTest {
                         "<p>Boom"));
         HOSTS.serve("broken.example/b.woff2", new byte[] {'w', 'O', 'F', '2', 0, 1, 0, 0, -1, -1, -1, -1, 0, 9});
         List<String> pages = List.of("", "circle", "bomb", "none");
-        plan(
+        sites.plan(
                 site,
                 "broken.example",
                 Map.of(
@@ -416,7 +354,7 @@ class CheckTest {
                         pages.stream()
                                 .map(page -> "http://broken.example/" + page)
                                 .toList()));
-        JsonNode check = check(site);
+        JsonNode check = sites.check(site);
         assertThat(check.get("line").get("state").asString()).isEqualTo("DONE");
         assertThat(texts(check.get("pages"), "url")).hasSize(4);
         assertThat(check.get("pages").get(3).get("why").asString()).isEqualTo("the server answers 404");
@@ -462,11 +400,11 @@ class CheckTest {
         String site = caller.site("Slow", "slow.example", family);
         HOSTS.serve("slow.example/", page("", "<p>One <a href=b>b</a>"));
         HOSTS.serve("slow.example/b", page("", "<p>Two"));
-        plan(site, "slow.example", Map.of());
+        sites.plan(site, "slow.example", Map.of());
         CountDownLatch held = HOSTS.hold();
         try {
-            String first = start(site);
-            assertThat(start(site)).isEqualTo(first);
+            String first = sites.start(site);
+            assertThat(sites.start(site)).isEqualTo(first);
             assertThat(caller.delete("/api/checks/" + first).status()).isEqualTo(200);
             assertThat(caller.delete("/api/checks/" + first).status()).isEqualTo(409);
             assertThat(caller.get("/api/checks/" + first)
@@ -478,7 +416,7 @@ class CheckTest {
         } finally {
             held.countDown();
         }
-        JsonNode next = check(site);
+        JsonNode next = sites.check(site);
         assertThat(next.get("pages")).hasSize(2);
         assertThat(next.get("changedSince").isNull())
                 .as("one that was stopped is nothing to compare with")
@@ -490,28 +428,6 @@ class CheckTest {
 
     private static String page(String head, String body) {
         return "<!doctype html><title>A page</title>" + head + body;
-    }
-
-    private static Answer plan(String site, String domain, Map<String, Object> fields) {
-        Map<String, Object> all = new LinkedHashMap<>(Map.of(
-                "addresses",
-                List.of("http://" + domain + "/"),
-                "connections",
-                List.of(
-                        Map.of("host", domain + ":80", "to", HOSTS.at()),
-                        Map.of("host", "letters.example:80", "to", HOSTS.at()))));
-        all.putAll(fields);
-        return caller.edit("/api/sites/" + site + "/check-plan", "plan", all);
-    }
-
-    private static String start(String site) {
-        Answer answer = caller.send("POST", "/api/sites/" + site + "/checks", Map.of());
-        assertThat(answer.status()).isEqualTo(202);
-        return answer.json().get("id").asString();
-    }
-
-    private static JsonNode check(String site) {
-        return caller.waitForCheck(start(site));
     }
 
     private static String id(JsonNode check) {

@@ -12,11 +12,14 @@ import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.RolesOnPage.OfRole;
+import app.unciala.core.page.Run;
+import app.unciala.core.page.TriedSheet;
 import com.google.common.collect.Sets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -25,18 +28,33 @@ import java.util.stream.Collectors;
  *
  * @param roles how its text roles are shown on a laptop
  * @param rolesOnPhone the same on a phone
+ * @param tried the page on a laptop as a pack would make it, where one is tried
  */
-public record CheckedPage(PageReading laptop, PageReading phone, List<OfRole> roles, List<OfRole> rolesOnPhone) {
+public record CheckedPage(
+        PageReading laptop,
+        PageReading phone,
+        List<OfRole> roles,
+        List<OfRole> rolesOnPhone,
+        Optional<TriedPack> tried) {
     /** A page whose text roles were not looked for. */
     public CheckedPage(PageReading laptop, PageReading phone) {
-        this(laptop, phone, List.of(), List.of());
+        this(laptop, phone, List.of(), List.of(), Optional.empty());
     }
 
     /** A page that somebody's own browser read, in the one window that it was seen in. */
-    public static CheckedPage seen(BrowserReading reading, Resources web, OwnHosts own, List<AskedRole> asked) {
+    public static CheckedPage seen(
+            BrowserReading reading, Resources web, OwnHosts own, List<AskedRole> asked, Optional<TriedSheet> sheet) {
         PageReader reader = reading.reader(web, own);
         PageReading seen = reader.read(reading);
-        return new CheckedPage(seen, seen, reader.roles(seen, asked), List.of());
+        List<OfRole> roles = reader.roles(seen, asked);
+        return new CheckedPage(
+                seen, seen, roles, List.of(), sheet.map(tried -> TriedPack.on(seen, tried, reader, asked)));
+    }
+
+    /** The texts of the page in the order of {@link #laptop}, as a tried pack would show them; nothing where none is tried. */
+    public Optional<List<Run>> triedRuns() {
+        return tried.map(pack -> pack.reading().runs())
+                .filter(runs -> runs.size() == laptop.runs().size());
     }
 
     public String url() {

@@ -2,7 +2,9 @@ package app.unciala.core.check;
 
 import app.unciala.core.page.AskedRole;
 import app.unciala.core.page.OwnHosts;
+import app.unciala.core.page.TriedSheet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -15,6 +17,7 @@ import java.util.Set;
  * @param most how many pages are read, those named among them
  * @param own hosts of the site besides those of its pages, such as its file store
  * @param roles the text roles that are looked for on each page
+ * @param tried a style sheet that is tried on each page as well
  */
 public record SitePlan(
         List<String> addresses,
@@ -23,9 +26,10 @@ public record SitePlan(
         boolean follows,
         int most,
         OwnHosts own,
-        List<AskedRole> roles) {
+        List<AskedRole> roles,
+        Optional<TriedSheet> tried) {
     public SitePlan(List<String> addresses, Set<String> hosts, Set<String> elsewhere, boolean follows, int most) {
-        this(addresses, hosts, elsewhere, follows, most, OwnHosts.OF_PAGE, List.of());
+        this(addresses, hosts, elsewhere, follows, most, OwnHosts.OF_PAGE, List.of(), Optional.empty());
     }
 
     public SitePlan {

@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -95,8 +96,11 @@ public final class SiteReader {
             if (plan.addresses().contains(url) || isPage(asSeen)) {
                 // A reader tells the roles of the page that it read last.
                 List<OfRole> roles = laptop.roles(asSeen, plan.roles());
+                Optional<TriedPack> tried = plan.tried()
+                        .filter(any -> asSeen.isRead())
+                        .map(sheet -> TriedPack.on(asSeen, sheet, laptop, plan.roles()));
                 PageReading onPhone = phone.read(url);
-                listener.page(new CheckedPage(asSeen, onPhone, roles, phone.roles(onPhone, plan.roles())));
+                listener.page(new CheckedPage(asSeen, onPhone, roles, phone.roles(onPhone, plan.roles()), tried));
                 read++;
             }
             if (plan.follows()) {

@@ -73,7 +73,7 @@ public record Placement(
     }
 
     /** The address of a file in the style sheet; for one whose address is not known yet, its name. */
-    String url(String fileName) {
+    public String url(String fileName) {
         return switch (kind) {
             case FOLDER -> strippedFolder() + "/" + fileName;
             case FLAT, INLINE -> fileName;

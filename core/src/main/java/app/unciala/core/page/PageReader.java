@@ -73,7 +73,7 @@ public final class PageReader {
             return PageReading.failed(asked, answer);
         }
         String url = answer.url();
-        return read(asked, answer, PageDocument.read(answer.bytes(), charset(answer), url), SeenStyles.NONE);
+        return read(asked, answer, PageDocument.read(answer.bytes(), charset(answer), url), SeenStyles.NONE, resources);
     }
 
     /** Reads a page as somebody's browser shows it. */
@@ -82,10 +82,21 @@ public final class PageReader {
         byte[] bytes = reading.document().getBytes(StandardCharsets.UTF_8);
         Resource answer =
                 new Resource(reading.page(), 200, Map.of("content-type", "text/html"), bytes, Optional.empty());
-        return read(reading.page(), answer, PageDocument.of(reading), SeenStyles.of(reading));
+        return read(reading.page(), answer, PageDocument.of(reading), SeenStyles.of(reading), resources);
     }
 
-    private PageReading read(String asked, Resource answer, PageDocument document, SeenStyles seen) {
+    /** The page that was read last, as it would be with a style sheet after its own; only of one that could be read. */
+    public PageReading with(TriedSheet sheet, PageReading reading) {
+        return read(
+                reading.url(),
+                reading.answer(),
+                reading.document().with(sheet.css()),
+                SeenStyles.NONE,
+                sheet.over(resources));
+    }
+
+    private PageReading read(
+            String asked, Resource answer, PageDocument document, SeenStyles seen, Resources resources) {
         String url = answer.url();
         PageSheets styles = new PageSheets(viewport, (address, base) -> sheet(address, base, url));
         document.sheets().forEach(link -> add(styles, link, document.base(), url));

@@ -125,6 +125,11 @@ public final class PageReading {
         return answer.why();
     }
 
+    /** What came from the address. */
+    Resource answer() {
+        return answer;
+    }
+
     List<Shown> shown() {
         return shown;
     }

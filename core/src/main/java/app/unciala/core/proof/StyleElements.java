@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
  * The style sheets in a piece of HTML, such as a page or what is put into its head. All else is replaced by spaces, so that
  * every character keeps its place.
  */
-final class StyleElements {
+public final class StyleElements {
     private static final int ANY_CASE_ANY_LINES = Pattern.CASE_INSENSITIVE | Pattern.DOTALL;
     private static final Pattern HTML = Pattern.compile("\\s*<[a-z!].*<style\\b.*|\\s*<style\\b.*", ANY_CASE_ANY_LINES);
     /** A comment, or a style element with its content. */
@@ -17,7 +17,7 @@ final class StyleElements {
     private StyleElements() {}
 
     /** The text itself where it is a style sheet; of HTML, what stands in its style elements. */
-    static String only(String text) {
+    public static String only(String text) {
         if (!HTML.matcher(text).matches()) {
             return text;
         }

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param pack the files of the pack that was the latest then; null if there was none
  * @param roles the text roles of the site on its pages
+ * @param tried how a pack that is not deployed yet would change the pages; null where there is none
  */
 record CheckReport(
         List<PageLine> pages,
@@ -30,9 +31,10 @@ record CheckReport(
         List<ThirdParty> thirdParties,
         List<UsedRole> used,
         @Nullable PackOnHost pack,
-        List<RoleOnPages> roles) {
+        List<RoleOnPages> roles,
+        @Nullable TriedOnPages tried) {
     static final CheckReport NONE =
-            new CheckReport(List.of(), List.of(), List.of(), List.of(), List.of(), null, List.of());
+            new CheckReport(List.of(), List.of(), List.of(), List.of(), List.of(), null, List.of(), null);
 
     CheckReport {
         // Checks that were kept before roles were looked for have none.
@@ -117,6 +119,14 @@ record CheckReport(
             List<String> fonts,
             int texts,
             @Nullable GenericFamily generic) {}
+
+    /**
+     * What a pack would change on pages where it is not yet.
+     *
+     * @param texts how many texts would be shown in something else
+     * @param roles the text roles of the site as they would be shown on a laptop
+     */
+    public record TriedOnPages(String packId, Instant madeAt, int texts, List<RoleOnPages> roles) {}
 
     /** The files of a pack against what pages ask for. */
     public record PackOnHost(String packId, Instant madeAt, List<PlacedFile> files) {}

@@ -5,6 +5,7 @@ import app.unciala.core.check.SitePlan;
 import app.unciala.core.check.SiteReader;
 import app.unciala.core.check.SiteRoles;
 import app.unciala.core.check.ThirdParties;
+import app.unciala.core.check.TriedPack;
 import app.unciala.core.check.UsedRoles;
 import app.unciala.core.fetch.Remembered;
 import app.unciala.core.fetch.WebResources;
@@ -17,8 +18,10 @@ import app.unciala.core.page.PageContact;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Use;
+import app.unciala.core.page.TriedSheet;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
+import app.unciala.server.check.CheckReport.TriedOnPages;
 import app.unciala.server.check.CheckReport.UsedRole;
 import app.unciala.server.check.CheckedText.PageNote;
 import app.unciala.server.check.CheckedText.ReadInBrowser;
@@ -129,11 +132,15 @@ class CheckRunner {
         private final UsedRoles used = new UsedRoles();
         private final List<AskedRole> asked;
         private final SiteRoles roles;
+        private final SiteRoles triedRoles;
+        private final Optional<PackFiles> pack;
+        private final Optional<TriedSheet> tried;
         private final List<PageLine> lines = new ArrayList<>();
         private final List<PageNote> notes = new ArrayList<>();
         private final Map<String, PageRequest> requests = new LinkedHashMap<>();
         private final Set<PageContact> contacts = new LinkedHashSet<>();
         private final Map<String, String> digests = new LinkedHashMap<>();
+        private int changedTexts;
         private boolean stopped;
 
         Running(SiteCheckEntity check) {
@@ -147,6 +154,11 @@ class CheckRunner {
             fonts = new FontGathering(store, sketches, families, this::isThirdParty);
             asked = RoleOnPages.asked(site);
             roles = new SiteRoles(asked);
+            triedRoles = new SiteRoles(asked);
+            pack = packs.latestFiles(site.id());
+            tried = pack.filter(latest -> !latest.isDeployed())
+                    .flatMap(latest ->
+                            TriedPack.sheet(latest.files(), site.delivery().placement()));
         }
 
         void run() throws IOException {
@@ -160,8 +172,8 @@ class CheckRunner {
                     plan.follows(),
                     plan.mostPages(),
                     own,
-                    asked);
-            Optional<PackFiles> pack = packs.latestFiles(site.id());
+                    asked,
+                    tried);
             Optional<PackOnHost> onHost;
             try (WebResources web = new WebResources(plans.rules(site.id()))) {
                 Resources resources = new Remembered(web);
@@ -184,8 +196,17 @@ class CheckRunner {
                     ThirdParties.of(requests.values(), contacts, this::isThirdParty),
                     usedRoles(),
                     onHost.orElse(null),
-                    roles.all().stream().map(RoleOnPages::of).toList());
+                    roles.all().stream().map(RoleOnPages::of).toList(),
+                    tried.flatMap(any -> pack).map(this::triedOnPages).orElse(null));
             transaction.executeWithoutResult(status -> keep(report));
+        }
+
+        private TriedOnPages triedOnPages(PackFiles latest) {
+            return new TriedOnPages(
+                    latest.id(),
+                    latest.madeAt(),
+                    changedTexts,
+                    triedRoles.all().stream().map(RoleOnPages::of).toList());
         }
 
         private boolean isThirdParty(String host) {
@@ -210,7 +231,7 @@ class CheckRunner {
         private void page(PageReadingEntity kept, Resources web) {
             ReadInBrowser browser = new ReadInBrowser(kept.takenBy(), kept.takenAt(), kept.textKept());
             try {
-                page(CheckedPage.seen(readings.content(kept), web, own, asked), browser);
+                page(CheckedPage.seen(readings.content(kept), web, own, asked, tried), browser);
             } catch (IllegalArgumentException | Fault e) {
                 LOG.error("The reading {} cannot be used", kept.id(), e);
                 String why = "what a browser read of it is damaged; read it again";
@@ -230,6 +251,8 @@ class CheckRunner {
             digests.putAll(ofPage);
             used.add(page.laptop().runs());
             roles.add(page);
+            page.tried().ifPresent(pack -> triedRoles.add(pack.roles()));
+            changedTexts += CheckedText.changedBy(page);
             contacts.addAll(page.contacts());
             page.requests().forEach(request -> requests.putIfAbsent(request.url(), request));
             CheckedText text = CheckedText.of(page, ofPage, browser);

@@ -16,6 +16,7 @@ import app.unciala.font.FontFormat;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
+import app.unciala.server.check.CheckReport.TriedOnPages;
 import app.unciala.server.check.CheckReport.UsedRole;
 import app.unciala.server.check.ShownFonts.HeldAs;
 import app.unciala.server.fault.Fault;
@@ -134,6 +135,7 @@ public class CheckService {
      *
      * @param changedSince when the check before it was made; null when it is the first
      * @param pack the pack that was the latest then against what the pages fetch; null if there was none
+     * @param tried what that pack would change on the pages; null where it was deployed already
      */
     public record CheckView(
             CheckLine line,
@@ -142,6 +144,7 @@ public class CheckService {
             List<ThirdParty> thirdParties,
             List<UsedRoleView> used,
             @Schema(types = {"object", "null"}) @Nullable PackOnHost pack,
+            @Schema(types = {"object", "null"}) @Nullable TriedOnPages tried,
 
             @Schema(
                     types = {"string", "null"},
@@ -277,6 +280,7 @@ public class CheckService {
                 report.thirdParties(),
                 report.used().stream().map(role -> used(role, found, known)).toList(),
                 report.pack(),
+                report.tried(),
                 before.map(SiteCheckEntity::askedAt).orElse(null),
                 before.flatMap(SiteCheckEntity::report)
                         .filter(any -> check.state() == CheckState.DONE)

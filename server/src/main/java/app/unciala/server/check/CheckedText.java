@@ -12,6 +12,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,6 +50,7 @@ public record CheckedText(
      * @param given what paints it, the face of most of its characters first
      * @param rule what decided on the family; null when no rule did
      * @param winners the declarations that decide; null in checks that were kept before they were told
+     * @param after what a pack would change of it that is not deployed yet; null where it would not
      */
     public record RunView(
             String text,
@@ -59,7 +62,11 @@ public record CheckedText(
             double size,
             List<GivenView> given,
             @Schema(types = {"object", "null"}) @Nullable RuleView rule,
-            @Schema(types = {"object", "null"}) @Nullable WinnersView winners) {}
+            @Schema(types = {"object", "null"}) @Nullable WinnersView winners,
+            @Schema(types = {"object", "null"}) @Nullable AfterView after) {}
+
+    /** A text as a pack would show it that is not deployed yet. */
+    public record AfterView(double weight, String slope, double size, List<GivenView> given) {}
 
     /** What decides on each property of a text; null where no declaration speaks of it. */
     public record WinnersView(
@@ -119,15 +126,42 @@ public record CheckedText(
     static CheckedText of(CheckedPage page, Map<String, String> digests, @Nullable ReadInBrowser browser) {
         PageReading laptop = page.laptop();
         return new CheckedText(
-                page.url(),
-                laptop.title(),
-                laptop.runs().stream()
-                        .limit(MOST_RUNS)
-                        .map(run -> view(run, digests))
-                        .toList(),
-                laptop.runs().size(),
-                notes(page),
-                browser);
+                page.url(), laptop.title(), views(page, digests), laptop.runs().size(), notes(page), browser);
+    }
+
+    private static List<RunView> views(CheckedPage page, Map<String, String> digests) {
+        List<Run> runs = page.laptop().runs();
+        Optional<List<Run>> tried = page.triedRuns();
+        return IntStream.range(0, Math.min(MOST_RUNS, runs.size()))
+                .mapToObj(i -> view(
+                        runs.get(i),
+                        tried.map(all -> all.get(i)).filter(after -> changes(runs.get(i), after)),
+                        digests))
+                .toList();
+    }
+
+    /** How many texts of a page a tried pack would show in something else. */
+    static int changedBy(CheckedPage page) {
+        List<Run> runs = page.laptop().runs();
+        return page.triedRuns()
+                .map(tried -> (int) IntStream.range(0, runs.size())
+                        .filter(i -> changes(runs.get(i), tried.get(i)))
+                        .count())
+                .orElse(0);
+    }
+
+    private static boolean changes(Run before, Run after) {
+        return !isSame(before.main(), after.main())
+                || Math.abs(before.style().usedSize() - after.style().usedSize()) > 0.05;
+    }
+
+    /** The same face, though it may come from another address. */
+    private static boolean isSame(Given before, Given after) {
+        return before.family().equalsIgnoreCase(after.family())
+                && before.weight() == after.weight()
+                && before.slope() == after.slope()
+                && before.isSystem() == after.isSystem()
+                && before.synthesized().equals(after.synthesized());
     }
 
     /** A page of which nothing is known. */
@@ -153,7 +187,7 @@ public record CheckedText(
                 .toList();
     }
 
-    private static RunView view(Run run, Map<String, String> digests) {
+    private static RunView view(Run run, Optional<Run> tried, Map<String, String> digests) {
         return new RunView(
                 Texts.cut(run.text(), LONGEST),
                 run.path(),
@@ -164,7 +198,16 @@ public record CheckedText(
                 run.style().usedSize(),
                 run.given().stream().map(given -> view(given, digests)).toList(),
                 run.style().familyRule().map(CheckedText::view).orElse(null),
-                WinnersView.of(run.style().winners()));
+                WinnersView.of(run.style().winners()),
+                tried.map(after -> after(after, digests)).orElse(null));
+    }
+
+    private static AfterView after(Run run, Map<String, String> digests) {
+        return new AfterView(
+                run.style().weight(),
+                run.style().slope().key(),
+                run.style().usedSize(),
+                run.given().stream().map(given -> view(given, digests)).toList());
     }
 
     private static GivenView view(Given given, Map<String, String> digests) {

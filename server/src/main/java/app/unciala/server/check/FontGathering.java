@@ -4,6 +4,7 @@ import app.unciala.core.check.CheckedPage;
 import app.unciala.core.page.Addresses;
 import app.unciala.core.page.PageFont;
 import app.unciala.core.page.Run;
+import app.unciala.core.page.TriedSheet;
 import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
 import app.unciala.font.file.FontReader;
@@ -78,6 +79,9 @@ final class FontGathering {
                 found.texts += painted.get(font.url());
             }
         }
+        page.tried().ifPresent(pack -> pack.reading().fonts().stream()
+                .filter(font -> font.url().startsWith(TriedSheet.address("")))
+                .forEach(font -> digests.put(font.url(), store.put(font.bytes()))));
         return digests;
     }
 

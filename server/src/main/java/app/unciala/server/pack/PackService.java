@@ -223,15 +223,15 @@ public class PackService {
         return FileList.of(unzipped(find(id)));
     }
 
-    /** The files of a pack. */
-    public record PackFiles(String id, Instant madeAt, Pack files) {}
+    /** The files of a pack, and whether somebody said that it is deployed. */
+    public record PackFiles(String id, Instant madeAt, boolean isDeployed, Pack files) {}
 
     /** The files of a site's latest pack, if it has one. */
     @Transactional(readOnly = true)
     public Optional<PackFiles> latestFiles(String siteId) {
         return packs.latestOf(List.of(siteId)).stream()
                 .findFirst()
-                .map(pack -> new PackFiles(pack.id(), pack.madeAt(), unzipped(pack)));
+                .map(pack -> new PackFiles(pack.id(), pack.madeAt(), pack.placedOn() != null, unzipped(pack)));
     }
 
     private Pack unzipped(PackEntity pack) {
