@@ -1,3 +1,5 @@
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Fragment, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useGet } from "../shared/api/queries";
@@ -14,6 +16,7 @@ import { useChecks } from "./useChecks";
 import {
   askedInWords,
   browserInWords,
+  changedInWords,
   decidersOf,
   givenInWords,
   kindOf,
@@ -69,6 +72,8 @@ function Page({ page }: { page: CheckedText }) {
   const files = notesOfNoText(page.runs, page.notes);
   const [picked, setPicked] = useState<TextRun | null>(null);
   const texts = useRovingFocus<HTMLDivElement>();
+  const isTried = page.runs.some(({ after }) => after !== null);
+  const [view, setView] = useState<"now" | "after">("now");
   return (
     <>
       <Line
@@ -78,6 +83,20 @@ function Page({ page }: { page: CheckedText }) {
       >
         <p className="answer">{pageStanding(page)}</p>
         {page.browser?.textKept === false && <p className="quiet small">{words.charactersOnly}</p>}
+        {isTried && (
+          <div className="specimen-choice">
+            <ToggleButtonGroup
+              exclusive
+              value={view}
+              onChange={(_, value: "now" | "after" | null) => value && setView(value)}
+              aria-label={words.whichView}
+            >
+              <ToggleButton value="now">{words.asIs}</ToggleButton>
+              <ToggleButton value="after">{words.withPack}</ToggleButton>
+            </ToggleButtonGroup>
+            <span className="quiet small">{changedInWords(page.runs)}</span>
+          </div>
+        )}
         {page.runs.length > 0 && <p className="quiet small">{words.pickText}</p>}
       </Line>
       <div className="checked-page" aria-label={page.title} role="article" ref={texts}>
@@ -99,6 +118,7 @@ function Page({ page }: { page: CheckedText }) {
                   <Run
                     key={n}
                     run={run}
+                    after={view === "after" ? run.after : null}
                     notes={page.notes}
                     picked={run === picked}
                     onPick={() => setPicked(run === picked ? null : run)}
@@ -113,17 +133,28 @@ function Page({ page }: { page: CheckedText }) {
   );
 }
 
-type RunProps = { run: TextRun; notes: PageNote[]; picked: boolean; onPick: () => void };
+type RunProps = {
+  run: TextRun;
+  after: TextRun["after"];
+  notes: PageNote[];
+  picked: boolean;
+  onPick: () => void;
+};
 
-/** A text in what most of it is shown in; pressed, the margin says what decides on it. */
-function Run({ run, notes, picked, onPick }: RunProps) {
-  const [main] = run.given;
+/** A text in what most of it is shown in, now or with a new pack; pressed, the margin says what decides on it. */
+function Run({ run, after, notes, picked, onPick }: RunProps) {
+  const shown = after ?? run;
+  const [main] = shown.given;
   const font = useStoredFont(main?.sha256 ?? undefined);
-  const style = styleOf(run, main, font.state === "ready" ? font.name : null);
+  const style = styleOf(shown, main, font.state === "ready" ? font.name : null);
   return (
     <>
       <button type="button" className="checked-text" aria-pressed={picked} onClick={onPick} style={style}>
-        {isGivenOtherwise(run, notes) ? (
+        {after !== null && main ? (
+          <mark className="changes" title={givenInWords(main)}>
+            {run.text}
+          </mark>
+        ) : isGivenOtherwise(run, notes) ? (
           <mark title={`${words.asked}: ${askedInWords(run)}`}>{run.text}</mark>
         ) : (
           run.text
@@ -136,6 +167,7 @@ function Run({ run, notes, picked, onPick }: RunProps) {
 /** What one picked text asks for, what it is shown in, and the declarations that decide. */
 function Picked({ run }: { run: TextRun }) {
   const [main] = run.given;
+  const [after] = run.after?.given ?? [];
   return (
     <div role="status" className="note check-note picked-text" aria-label={words.pickedText}>
       <div className="group">{words.pickedText}</div>
@@ -144,6 +176,12 @@ function Picked({ run }: { run: TextRun }) {
         <dd>{askedInWords(run)}</dd>
         <dt>{words.given}</dt>
         <dd>{main ? givenInWords(main) : ""}</dd>
+        {after && (
+          <>
+            <dt>{words.withPack}</dt>
+            <dd>{givenInWords(after)}</dd>
+          </>
+        )}
         {decidersOf(run).map(({ of, rule }) => (
           <Fragment key={of}>
             <dt>{of}</dt>

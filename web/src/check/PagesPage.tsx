@@ -13,7 +13,7 @@ import { Shown } from "../shared/states/States";
 import { Progress } from "../shared/parts/Progress";
 import { Changes, HostsOfOthers, PlacedPack, UsedRoles } from "./AcrossPages";
 import { FoundFonts } from "./FoundFonts";
-import { RolesOnPages } from "./RolesOnPages";
+import { RolesOnPages, TriedPack } from "./RolesOnPages";
 import { FromBrowser } from "./FromBrowser";
 import { PageList } from "./PageList";
 import { Plan } from "./Plan";
@@ -147,6 +147,7 @@ function Found({ site, check, flags, last }: FoundProps) {
       </Line>
       <Line notes={<FlagNotes flags={ofRoles} />}>
         <RolesOnPages site={site} checkId={check.line.id} />
+        {check.tried && <TriedPack site={site} tried={check.tried} />}
       </Line>
       <Line id="fonts" notes={<FlagNotes flags={ofFonts} />}>
         <FoundFonts check={check} />

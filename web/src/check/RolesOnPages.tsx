@@ -4,7 +4,7 @@ import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf, editing } from "../shared/api/client";
 import { draftOf } from "../shared/api/drafts";
 import { useChange, useGet } from "../shared/api/queries";
-import type { RoleOnPages, Site } from "../shared/api/types";
+import type { PageCheck, RoleOnPages, Site } from "../shared/api/types";
 import { Copy } from "../shared/parts/Copy";
 import { shortAddress } from "../shared/parts/address";
 import { MissingFace } from "./MissingFace";
@@ -17,7 +17,7 @@ import {
   withOverride,
   type Otherwise,
 } from "./roles";
-import { measureInWords, roleInWords, whatDecides, words } from "./words";
+import { measureInWords, roleInWords, triedInWords, whatDecides, words } from "./words";
 
 /** Whether the texts of each role of the site have the face that was chosen for them, and what to write where not. */
 export function RolesOnPages({ site, checkId }: { site: Site; checkId: string }) {
@@ -28,17 +28,36 @@ export function RolesOnPages({ site, checkId }: { site: Site; checkId: string })
       <h2 className="section" id="roles">
         {words.roles} <small>{words.rolesAre}</small>
       </h2>
-      <dl className="facts-list roles-on-pages">
-        {roles.map((role) => (
-          <Fragment key={role.role}>
-            <dt>{role.label}</dt>
-            <dd>
-              <Role site={site} role={role} />
-            </dd>
-          </Fragment>
-        ))}
-      </dl>
+      <Roles site={site} roles={roles} />
     </>
+  );
+}
+
+/** What a pack that is not deployed yet would make of the text roles, and what it would not change. */
+export function TriedPack({ site, tried }: { site: Site; tried: NonNullable<PageCheck["tried"]> }) {
+  return (
+    <>
+      <h2 className="section" id="tried">
+        {words.tried} <small>{words.triedIs}</small>
+      </h2>
+      <p className="first">{triedInWords(tried)}</p>
+      <Roles site={site} roles={tried.roles.filter(({ verdict }) => verdict === "OTHER")} />
+    </>
+  );
+}
+
+function Roles({ site, roles }: { site: Site; roles: RoleOnPages[] }) {
+  return (
+    <dl className="facts-list roles-on-pages">
+      {roles.map((role) => (
+        <Fragment key={role.role}>
+          <dt>{role.label}</dt>
+          <dd>
+            <Role site={site} role={role} />
+          </dd>
+        </Fragment>
+      ))}
+    </dl>
   );
 }
 

@@ -33,6 +33,7 @@ const slot = {
 
 const found: PageCheck = {
   line,
+  tried: null,
   pages: [
     {
       position: 0,
@@ -446,6 +447,22 @@ describe("a page under check", () => {
             slope: null,
             size: null,
           },
+          after: {
+            weight: 700,
+            slope: "upright",
+            size: 40,
+            given: [
+              {
+                family: "Ostrel",
+                weight: 700,
+                slope: "upright",
+                url: "/tried-by-unciala/ostrel.woff2",
+                sha256: "cd",
+                synthesized: [],
+                characters: "Move again",
+              },
+            ],
+          },
         },
       ],
       notes: [
@@ -478,8 +495,13 @@ describe("a page under check", () => {
       "Familyh1 sets font: 700 3rem var(--display), which --display sets (type.css, line 12)",
     );
     expect(picked).toHaveTextContent("Weightno rule: the browser’s initial value");
+    expect(picked).toHaveTextContent("With the new packOstrel 700");
     await user.click(screen.getByRole("button", { name: "Move again", pressed: true }));
     expect(screen.queryByRole("status", { name: "This text" })).toBeNull();
+
+    expect(screen.getByText("1 text changes with the pack that isn’t deployed yet.")).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "With the new pack" }));
+    expect(screen.getByText("Move again", { selector: "mark" })).toHaveAttribute("title", "Ostrel 700");
   });
 
   it("says when there is no such page", async () => {

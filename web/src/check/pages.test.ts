@@ -53,6 +53,7 @@ function run(path: string, text = "text", more: Partial<TextRun> = {}): TextRun 
     given: [given],
     rule: null,
     winners: null,
+    after: null,
     ...more,
   };
 }
@@ -135,6 +136,7 @@ function check(wrong: number[], more: Partial<PageCheck> = {}): PageCheck {
     thirdParties: [],
     used: [],
     pack: null,
+    tried: null,
     changedSince: null,
     changes: { appeared: [], gone: [], newPages: [], pagesNotRead: [], empty: true },
     ...more,

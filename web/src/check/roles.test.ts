@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { RoleOnPages, ShownInRole } from "../shared/api/types";
 import { usualDelivery } from "../testing/samples";
 import { deciders, faceShown, hasOverride, looksLike, otherwise, withOverride } from "./roles";
-import { measureInWords, roleInWords, whatDecides } from "./words";
+import { measureInWords, roleInWords, triedInWords, whatDecides } from "./words";
 
 const winner = {
   property: "font-family",
@@ -85,6 +85,19 @@ describe("roles on pages", () => {
     expect(roleInWords({ ...role, texts: 0, verdict: "NOT_FOUND" })).toBe("Not found on these pages (h1)");
     const onPhone = { ...role, shown: [{ ...shown, onPhoneOnly: true }] };
     expect(roleInWords(onPhone)).toBe("Not shown in Ostrel 700 on a phone");
+  });
+
+  it("say what a pack that isn’t deployed yet would change, and which roles it would not reach", () => {
+    const tried = { packId: "p1", madeAt: "2026-11-29T10:00:00Z", texts: 3, roles: [role] };
+    expect(triedInWords(tried)).toBe(
+      "The pack of Nov 29, 2026 changes 3 texts. Page title still won’t be shown as asked.",
+    );
+    const reached = { ...role, verdict: "AS_ASKED" as const };
+    expect(triedInWords({ ...tried, texts: 0, roles: [reached] })).toBe(
+      "The pack of Nov 29, 2026 changes no text. Every role found on the pages will be shown as asked.",
+    );
+    const absent = { ...role, verdict: "NOT_FOUND" as const };
+    expect(triedInWords({ ...tried, roles: [absent] })).toBe("The pack of Nov 29, 2026 changes 3 texts.");
   });
 
   it("tell a size that is otherwise from a face that is, with each declaration once", () => {

@@ -13,7 +13,7 @@ import type {
   TextRun,
   WinningRule,
 } from "../shared/api/types";
-import { count, kB, listed, moment } from "../shared/parts/format";
+import { count, day, kB, listed, moment } from "../shared/parts/format";
 import { shortAddress } from "../shared/parts/address";
 import { fileName, pagesOf } from "./pages";
 import { isInItsFace } from "./roles";
@@ -110,6 +110,11 @@ export const words = {
   copy: "Copy",
   asked: "Asked for",
   given: "Shown in",
+  asIs: "As it is now",
+  withPack: "With the new pack",
+  whichView: "Texts shown",
+  tried: "With the new pack",
+  triedIs: "not deployed yet: its rules tried after the pages’ own, without touching the host",
   pickText: "Pick a text to see which rules decide on its face.",
   pickedText: "This text",
   noDecider: "no rule: the browser’s initial value",
@@ -338,6 +343,23 @@ export function pageStanding({ runs, notes }: Pick<CheckedText, "runs" | "notes"
       : errors.every(({ onPhoneOnly }) => onPhoneOnly)
         ? words.onPhoneOnly
         : words.notClean;
+}
+
+/** How many texts of a page a pack would change that is not deployed yet. */
+export function changedInWords(runs: readonly TextRun[]): string {
+  const changed = runs.filter(({ after }) => after !== null).length;
+  return `${count(changed, "text")} ${changed === 1 ? "changes" : "change"} with the pack that isn’t deployed yet.`;
+}
+
+/** What a pack that is not deployed yet would change on all pages, and whether that reaches every text role. */
+export function triedInWords({ texts, roles, madeAt }: NonNullable<PageCheck["tried"]>): string {
+  const others = roles.filter(({ verdict }) => verdict === "OTHER");
+  const changes = `The pack of ${day(madeAt)} changes ${texts === 0 ? "no text" : count(texts, "text")}.`;
+  const reached =
+    others.length === 0
+      ? "Every role found on the pages will be shown as asked."
+      : `${listed(others.map(({ label }) => label))} still won’t be shown as asked.`;
+  return roles.some(({ verdict }) => verdict !== "NOT_FOUND") ? `${changes} ${reached}` : changes;
 }
 
 /** What a text asks for. */
