@@ -81,7 +81,7 @@ function Page({ page }: { page: CheckedText }) {
           <Note key={i} note={note} />
         ))}
       >
-        <p className="answer">{pageStanding(page)}</p>
+        <p className="answer">{view === "after" ? words.changesAre : pageStanding(page)}</p>
         {page.browser?.textKept === false && <p className="quiet small">{words.charactersOnly}</p>}
         {isTried && (
           <div className="specimen-choice">
@@ -106,9 +106,12 @@ function Page({ page }: { page: CheckedText }) {
             notes={
               <>
                 {picked && part.some((block) => block.runs.includes(picked)) && <Picked run={picked} />}
-                {part[0]?.notes.map((note, n) => (
-                  <Note key={n} note={note} run={page.runs.find((run) => run.path === note.path)} />
-                ))}
+                {part[0]?.notes
+                  .map((note) => ({ note, run: page.runs.find(({ path }) => path === note.path) }))
+                  .filter(({ run }) => view === "now" || !run?.after)
+                  .map(({ note, run }, n) => (
+                    <Note key={n} note={note} run={run} />
+                  ))}
               </>
             }
           >

@@ -147,7 +147,7 @@ function Found({ site, check, flags, last }: FoundProps) {
       </Line>
       <Line notes={<FlagNotes flags={ofRoles} />}>
         <RolesOnPages site={site} checkId={check.line.id} />
-        {check.tried && <TriedPack site={site} tried={check.tried} />}
+        {check.tried && <TriedPack tried={check.tried} />}
       </Line>
       <Line id="fonts" notes={<FlagNotes flags={ofFonts} />}>
         <FoundFonts check={check} />

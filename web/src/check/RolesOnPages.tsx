@@ -28,36 +28,46 @@ export function RolesOnPages({ site, checkId }: { site: Site; checkId: string })
       <h2 className="section" id="roles">
         {words.roles} <small>{words.rolesAre}</small>
       </h2>
-      <Roles site={site} roles={roles} />
+      <dl className="facts-list roles-on-pages">
+        {roles.map((role) => (
+          <Fragment key={role.role}>
+            <dt>{role.label}</dt>
+            <dd>
+              <Role site={site} role={role} />
+            </dd>
+          </Fragment>
+        ))}
+      </dl>
     </>
   );
 }
 
 /** What a pack that is not deployed yet would make of the text roles, and what it would not change. */
-export function TriedPack({ site, tried }: { site: Site; tried: NonNullable<PageCheck["tried"]> }) {
+export function TriedPack({ tried }: { tried: NonNullable<PageCheck["tried"]> }) {
   return (
     <>
       <h2 className="section" id="tried">
         {words.tried} <small>{words.triedIs}</small>
       </h2>
       <p className="first">{triedInWords(tried)}</p>
-      <Roles site={site} roles={tried.roles.filter(({ verdict }) => verdict === "OTHER")} />
+      <dl className="facts-list roles-on-pages">
+        {tried.roles
+          .filter(({ verdict }) => verdict === "OTHER")
+          .map((role) => (
+            <Fragment key={role.role}>
+              <dt>{role.label}</dt>
+              <dd>
+                <div>{roleInWords(role)}</div>
+                {otherwise(role.shown).map((one) => (
+                  <div key={one.key} className="shown-otherwise">
+                    <Instead one={one} />
+                  </div>
+                ))}
+              </dd>
+            </Fragment>
+          ))}
+      </dl>
     </>
-  );
-}
-
-function Roles({ site, roles }: { site: Site; roles: RoleOnPages[] }) {
-  return (
-    <dl className="facts-list roles-on-pages">
-      {roles.map((role) => (
-        <Fragment key={role.role}>
-          <dt>{role.label}</dt>
-          <dd>
-            <Role site={site} role={role} />
-          </dd>
-        </Fragment>
-      ))}
-    </dl>
   );
 }
 
@@ -74,13 +84,13 @@ function Role({ site, role }: { site: Site; role: RoleOnPages }) {
   );
 }
 
-function Shown({ site, role, one }: { site: Site; role: string; one: Otherwise }) {
-  const { shown } = one;
+/** What texts are shown in instead, and why. */
+function Instead({ one: { shown, pages } }: { one: Otherwise }) {
   return (
-    <div className="shown-otherwise">
+    <>
       <div>
         <b>{faceShown(shown)}</b> <q>{shown.text}</q>{" "}
-        <span className="digest quiet">{one.pages.map(shortAddress).join(", ")}</span>
+        <span className="digest quiet">{pages.map(shortAddress).join(", ")}</span>
       </div>
       {shown.measures.map((measure) => (
         <div key={measure.property}>{measureInWords(measure)}</div>
@@ -91,6 +101,15 @@ function Shown({ site, role, one }: { site: Site; role: string; one: Otherwise }
         </div>
       ))}
       {shown.why !== "" && <div className="small">{shown.why}</div>}
+    </>
+  );
+}
+
+function Shown({ site, role, one }: { site: Site; role: string; one: Otherwise }) {
+  const { shown } = one;
+  return (
+    <div className="shown-otherwise">
+      <Instead one={one} />
       <MissingFace site={site} role={role} shown={shown} />
       {shown.override !== null && (
         <div className="override">

@@ -112,6 +112,7 @@ export const words = {
   given: "Shown in",
   asIs: "As it is now",
   withPack: "With the new pack",
+  changesAre: "What the new pack changes has a dotted underline.",
   whichView: "Texts shown",
   tried: "With the new pack",
   triedIs: "not deployed yet: its rules tried after the pages’ own, without touching the host",
