@@ -16,7 +16,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.DataNode;
@@ -114,22 +113,6 @@ record PageDocument(
     static PageDocument of(BrowserReading reading) {
         Document document = Jsoup.parse(reading.document(), reading.page(), Parser.xmlParser());
         return new Reading(reading.page()).read(document).with(reading);
-    }
-
-    /** The page with one more style sheet at its end. */
-    PageDocument with(String css) {
-        return new PageDocument(
-                root,
-                texts,
-                Stream.concat(sheets.stream(), Stream.of(new SheetLink(Optional.empty(), css, "", 1)))
-                        .toList(),
-                preloads,
-                contacts,
-                base,
-                title,
-                links,
-                quirks,
-                isCut);
     }
 
     private PageDocument with(BrowserReading reading) {

@@ -1,8 +1,8 @@
 package app.unciala.core.page;
 
+import app.unciala.core.css.cascade.PageSheets;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.RoleTexts.Shown;
-import app.unciala.core.page.RoleTexts.Styles;
 import java.util.List;
 import java.util.Optional;
 
@@ -11,9 +11,7 @@ public final class PageReading {
     private final String url;
     private final Resource answer;
     private final List<Shown> shown;
-    private final Optional<PageDocument> document;
-    private final Optional<PageFaces> faces;
-    private final Styles styles;
+    private final Optional<AsRead> asRead;
     private final List<Run> runs;
     private final List<PageFinding> findings;
     private final String title;
@@ -22,41 +20,34 @@ public final class PageReading {
     private final List<PageContact> contacts;
     private final List<PageFont> used;
 
+    /** What a page was read from, so that it can be tried with other style sheets. */
+    record AsRead(PageDocument document, PageSheets sheets, Painting painting) {}
+
     PageReading(
             String url,
             Resource answer,
-            List<Shown> shown,
-            PageDocument document,
-            PageFaces faces,
-            Styles styles,
+            AsRead asRead,
             PageFonts fonts,
-            List<Resource> sheets,
-            OwnHosts own,
-            boolean givenUp) {
+            List<PageFinding> findings,
+            List<Resource> sheets) {
         this.url = url;
         this.answer = answer;
-        this.shown = List.copyOf(shown);
-        this.document = Optional.of(document);
-        this.faces = Optional.of(faces);
-        this.styles = styles;
+        this.asRead = Optional.of(asRead);
+        this.findings = findings;
+        shown = List.copyOf(asRead.painting().shown());
         runs = shown.stream().map(Shown::run).toList();
-        title = document.title();
-        links = document.links();
+        title = asRead.document().title();
+        links = asRead.document().links();
         requests = PageRequest.of(sheets, fonts.all());
-        contacts = document.contacts();
+        contacts = asRead.document().contacts();
         used = PageFont.of(fonts.all());
-        findings = PageFindings.find(answer.url(), runs, document, faces, fonts, sheets, own, givenUp);
     }
 
     private PageReading(String url, Resource answer) {
         this.url = url;
         this.answer = answer;
         shown = List.of();
-        document = Optional.empty();
-        faces = Optional.empty();
-        styles = (element, winning) -> {
-            throw new IllegalStateException("no page");
-        };
+        asRead = Optional.empty();
         runs = List.of();
         title = "";
         links = List.of();
@@ -135,16 +126,12 @@ public final class PageReading {
     }
 
     /** Of a page that was read. */
-    PageDocument document() {
-        return document.orElseThrow();
-    }
-
-    Styles styles() {
-        return styles;
+    AsRead asRead() {
+        return asRead.orElseThrow();
     }
 
     PageFaces faces() {
-        return faces.orElseThrow();
+        return asRead().painting().faces();
     }
 
     /** In the order of the page. */

@@ -30,7 +30,7 @@ public final class RolesOnPage {
         this.reading = reading;
         this.roles = roles;
         this.again = again;
-        texts = new RoleTexts(roles, reading.styles()).of(reading.shown());
+        texts = new RoleTexts(roles, reading.asRead().painting()::styleWith).of(reading.shown());
         texts.forEach(text -> byRun.put(text.shown().run(), text));
     }
 
@@ -76,12 +76,19 @@ public final class RolesOnPage {
 
     /** The first candidate with which all these texts are as asked, and none of another role is worse. */
     private Optional<String> override(List<RoleText> group, Position at) {
+        if (!isDeclared(group.get(0).role())) {
+            return Optional.empty();
+        }
         for (String css : Overrides.of(group.get(0), at)) {
             if (tries++ < MOST_TRIES && isProven(css, at, group)) {
                 return Optional.of(css);
             }
         }
         return Optional.empty();
+    }
+
+    private boolean isDeclared(AskedRole role) {
+        return reading.faces().declares(new FamilyName(role.family(), false));
     }
 
     private boolean isProven(String css, Position at, List<RoleText> group) {
@@ -109,7 +116,7 @@ public final class RolesOnPage {
     private String why(RoleText text) {
         AskedRole role = text.role();
         Optional<Winner> winner = text.winner();
-        if (!reading.faces().declares(new FamilyName(role.family(), false))) {
+        if (!isDeclared(role)) {
             return "No rule on the page declares " + role.family() + ".";
         }
         if (winner.filter(one -> one.important() && one.place() == Place.STYLE_ATTRIBUTE)

@@ -4,6 +4,7 @@ import app.unciala.core.css.Keywords;
 import app.unciala.core.css.cascade.CascadedValues.CascadedValue;
 import app.unciala.core.css.cascade.StyleRules.Block;
 import app.unciala.core.css.cascade.StyleRules.Origin;
+import app.unciala.core.css.cascade.StyleRules.Selected;
 import app.unciala.core.css.cascade.TextStyle.CustomProperty;
 import app.unciala.core.css.cascade.TextStyle.Transform;
 import app.unciala.core.css.selector.Element;
@@ -16,7 +17,9 @@ import com.google.common.io.Resources;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -24,6 +27,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Works out the styles of the elements of a page from its style sheets (CSS Cascading 5, section 6). */
 public final class Cascade {
@@ -36,8 +40,15 @@ public final class Cascade {
     private static final List<String> PRESENTATION =
             List.of("font-family", "font-size", "font-weight", "font-style", "font-stretch", "visibility", "display");
 
+    /** Elements whose declarations are kept, also for cascades with one more style sheet. */
+    private static final int MOST_KEPT = 20_000;
+
     private final StyleRules browserRules;
     private final StyleRules rules;
+    /** The cascade to which the rules are added; null where they are all that there are. */
+    private final @Nullable Cascade before;
+
+    private final IdentityHashMap<Element, DeclaredValues> kept = new IdentityHashMap<>();
     private final Map<String, RegisteredProperty> registered;
     private final Viewport viewport;
     private final String url;
@@ -60,6 +71,38 @@ public final class Cascade {
         this.viewport = viewport;
         this.url = url;
         this.quirks = quirks;
+        before = null;
+    }
+
+    private Cascade(Cascade before, StyleRules more) {
+        browserRules = before.browserRules;
+        rules = more;
+        registered = before.registered;
+        viewport = before.viewport;
+        url = before.url;
+        quirks = before.quirks;
+        rootSize = before.rootSize;
+        this.before = before;
+    }
+
+    /** The cascade of the page with the rules of one more style sheet. */
+    public Cascade with(PageSheets more) {
+        return new Cascade(this, more.rules());
+    }
+
+    /** Whether rules of the style sheet that was added speak of an element, or of its pseudo-element if one is named. */
+    public boolean adds(Element element, String pseudoElement) {
+        return before != null && !added(element, pseudoElement).isEmpty();
+    }
+
+    private List<Selected> added(Element element, String pseudoElement) {
+        List<Selected> added = new ArrayList<>();
+        rules.forEach(element, pseudoElement, selected -> {
+            if (selected.selector().matches(element, matching)) {
+                added.add(selected);
+            }
+        });
+        return added;
     }
 
     private static String browserStyles() {
@@ -95,7 +138,7 @@ public final class Cascade {
 
     /** The style that an element inside another of style {@code parent} would have if some declarations were to win. */
     public TextStyle of(Element element, TextStyle parent, Map<String, String> winning) {
-        DeclaredValues found = candidates(element, "");
+        DeclaredValues found = candidates(element, "").copy();
         String declarations = winning.entrySet().stream()
                 .map(entry -> entry.getKey() + ":" + entry.getValue() + " !important;")
                 .collect(Collectors.joining());
@@ -104,6 +147,29 @@ public final class Cascade {
     }
 
     private DeclaredValues candidates(Element element, String pseudo) {
+        DeclaredValues known = pseudo.isEmpty() ? kept.get(element) : null;
+        if (known != null) {
+            return known;
+        }
+        DeclaredValues found = before == null ? collected(element, pseudo) : added(element, pseudo, before);
+        if (pseudo.isEmpty() && kept.size() < MOST_KEPT) {
+            kept.put(element, found);
+        }
+        return found;
+    }
+
+    private DeclaredValues added(Element element, String pseudo, Cascade unchanged) {
+        List<Selected> added = added(element, pseudo);
+        DeclaredValues found = unchanged.candidates(element, pseudo);
+        if (!added.isEmpty()) {
+            found = found.copy();
+            added.forEach(found::addAll);
+            found.order();
+        }
+        return found;
+    }
+
+    private DeclaredValues collected(Element element, String pseudo) {
         DeclaredValues found = new DeclaredValues();
         collect(browserRules, element, pseudo, found);
         collect(rules, element, pseudo, found);

@@ -65,6 +65,14 @@ final class DeclaredValues {
         }
     }
 
+    /** The same declarations, to which others can be added. */
+    DeclaredValues copy() {
+        DeclaredValues copy = new DeclaredValues();
+        byProperty.forEach((property, list) -> copy.byProperty.put(property, new ArrayList<>(list)));
+        custom.forEach((name, list) -> copy.custom.put(name, new ArrayList<>(list)));
+        return copy;
+    }
+
     void addAll(Selected selected) {
         addAll(
                 selected.block(),

@@ -47,7 +47,7 @@ public final class PageSheets {
 
     private final BiFunction<String, String, Optional<Sheet>> imports;
     private final MediaQuery media;
-    private final Layer outermost = Layer.outermost();
+    private final Layer outermost;
     private final StyleRules rules = new StyleRules();
     private final List<FaceRule> faces = new ArrayList<>();
     private final Map<String, RegisteredProperty> registered = new HashMap<>();
@@ -62,6 +62,24 @@ public final class PageSheets {
     public PageSheets(Viewport viewport, BiFunction<String, String, Optional<Sheet>> imports) {
         this.imports = imports;
         media = new MediaQuery(viewport);
+        outermost = Layer.outermost();
+    }
+
+    private PageSheets(PageSheets around, int order) {
+        imports = (address, base) -> Optional.empty();
+        media = around.media;
+        outermost = around.outermost;
+        this.order = order;
+    }
+
+    /**
+     * The rules of one more style sheet alone, with their place in the cascade after those that are there, or before them.
+     * It imports none, and may name layers that are there.
+     */
+    public PageSheets more(Sheet sheet, boolean before) {
+        PageSheets more = new PageSheets(this, before ? -MOST_RULES : order);
+        more.add(sheet, "");
+        return more;
     }
 
     /** What a rule stands in. */
