@@ -109,8 +109,8 @@ test("from the faces chosen to every role shown as asked, though the theme decid
       .getByRole("link", { name: new RegExp(`^${name}`) })
       .click();
 
-  /** Makes a pack on the Overview, and puts its files on the host; the theme's own style sheet stays the last. */
-  async function deploy(button: "Make a pack" | "Make a new pack") {
+  /** Makes a pack on the Overview, and saves it. */
+  async function make(button: "Make a pack" | "Make a new pack") {
     await leaf("Overview");
     await settled(page);
     const link = page.getByRole("link", { name: "Download the pack" });
@@ -118,10 +118,13 @@ test("from the faces chosen to every role shown as asked, though the theme decid
     await page.getByRole("button", { name: button }).click();
     await expect(link).not.toHaveAttribute("href", before!, { timeout: 60_000 });
     const [download] = await Promise.all([page.waitForEvent("download"), link.click()]);
-    const archive = join(folder, "pack.zip");
-    await download.saveAs(archive);
+    await download.saveAs(join(folder, "pack.zip"));
+  }
+
+  /** Puts the files of the saved pack on the host; the theme's own style sheet stays the last. */
+  function upload() {
     rmSync(join(folder, "pack"), { recursive: true, force: true });
-    unpacked(archive, join(folder, "pack")).forEach((bytes, path) => files.set(`/${path}`, bytes));
+    unpacked(join(folder, "pack.zip"), join(folder, "pack")).forEach((bytes, path) => files.set(`/${path}`, bytes));
   }
 
   try {
@@ -142,22 +145,34 @@ test("from the faces chosen to every role shown as asked, though the theme decid
     await page.getByRole("button", { name: "Save", exact: true }).click();
     await expect(page.getByText(/1 host connected to elsewhere/)).toBeVisible();
 
-    await deploy("Make a pack");
+    await make("Make a pack");
+    upload();
     await leaf("Pages");
     await check(page, "Check the pages");
     await expect(
       page.getByRole("group", { name: /Missing: Headings on Quay: texts aren’t shown in Wendlow 400/ }),
     ).toBeVisible();
-    await expect(page.getByText("1 of 1 text isn’t shown in Wendlow 400")).toBeVisible();
+    const roles = page.locator("#roles + dl");
+    await expect(roles.getByText("1 of 1 text isn’t shown in Wendlow 400")).toBeVisible();
     await expect(
-      page.getByText(/^body\.theme h2 sets font-family: var\(--theme-heading\), which --theme-heading sets/),
+      roles.getByText(/^body\.theme h2 sets font-family: var\(--theme-heading\), which --theme-heading sets/),
     ).toBeVisible();
-    await expect(page.getByText("Looks like a theme setting: a custom property.")).toBeVisible();
+    await expect(roles.getByText("Looks like a theme setting: a custom property.")).toBeVisible();
     await audit(page);
     await page.getByRole("button", { name: "Add to the pack’s rules" }).click();
     await expect(page.getByText(/^In the pack’s rules: make the pack again/)).toBeVisible();
 
-    await deploy("Make a new pack");
+    await make("Make a new pack");
+    await leaf("Pages");
+    await check(page, "Check again");
+    await expect(
+      page.getByText(/^The pack of .* changes 1 text\. Every role found on the pages will be shown as asked\.$/),
+    ).toBeVisible();
+    await page.getByRole("link", { name: "Quay", exact: true }).click();
+    await page.getByRole("button", { name: "With the new pack" }).click();
+    await expect(page.locator("mark", { hasText: "High water" })).toHaveAttribute("title", "Wendlow 400");
+
+    upload();
     // The theme's sheet comes after the pack's, so what overrides it must be stronger, not only later.
     expect(String(files.get("/type.css"))).toContain("/* Overrides of rules that are on this site */");
     await leaf("Pages");
