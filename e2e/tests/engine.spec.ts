@@ -48,6 +48,44 @@ test("text paints the same pixels in what we write as in the source", async ({ p
   expect(one.equals(await picture(page, "Lato-Italic.woff2", "AVATAR", ""))).toBe(false);
 });
 
+for (const name of ["Cantarell-Regular", "EBGaramond12-Regular"]) {
+  test(`CFF outlines that became TrueType are painted alike: ${name}`, async ({ page }) => {
+    await page.setContent(
+      `<style>@font-face{font-family:cff;src:url(${dataUrl(`${name}-source.otf`)})}
+       @font-face{font-family:truetype;src:url(${dataUrl(`${name}-truetype.ttf`)})}</style>`,
+    );
+    const { ink, otherwise, widths } = await page.evaluate(async () => {
+      const text = "Quick & øßé ffi @ 3890 {§}";
+      const painted = async (family: string) => {
+        const font = `160px ${family}`;
+        const [face] = await document.fonts.load(font, text);
+        const canvas = document.createElement("canvas");
+        canvas.width = 2400;
+        canvas.height = 260;
+        const context = canvas.getContext("2d", { willReadFrequently: true })!;
+        context.font = font;
+        // Text that leans is not hinted, which is done otherwise for each kind of outlines.
+        context.rotate(0.01);
+        context.fillText(text, 20, 190);
+        const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+        return { status: face?.status, data, width: context.measureText(text).width };
+      };
+      const cff = await painted("cff");
+      const truetype = await painted("truetype");
+      let ink = 0;
+      let otherwise = 0;
+      for (let at = 3; at < cff.data.length; at += 4) {
+        ink += cff.data[at]! > 127 ? 1 : 0;
+        otherwise += Math.abs(cff.data[at]! - truetype.data[at]!) > 96 ? 1 : 0;
+      }
+      return { ink, otherwise, widths: [cff.width, truetype.width], status: [cff.status, truetype.status] };
+    });
+    expect(ink).toBeGreaterThan(20_000);
+    expect(otherwise / ink).toBeLessThan(0.005);
+    expect(widths[1]).toBeCloseTo(widths[0]!, 3);
+  });
+}
+
 test("a formula is set the same in a cut as in the mathematical font", async ({ page }) => {
   const formula = `<math display="block"><mrow><mo>(</mo><mfrac><mrow><mi>x</mi><mo>+</mo><mn>1</mn></mrow>
     <mfrac><mn>2</mn><mfrac><mn>3</mn><mn>4</mn></mfrac></mfrac></mfrac><mo>)</mo></mrow>

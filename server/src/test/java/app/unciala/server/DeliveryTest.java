@@ -2,6 +2,10 @@ package app.unciala.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.unciala.font.FontFormat;
+import app.unciala.font.drawing.Likeness;
+import app.unciala.font.file.FontFile;
+import app.unciala.font.file.FontReader;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
@@ -150,7 +154,7 @@ class DeliveryTest {
     }
 
     @Test
-    void outlinesOfTheOtherKindAreLeftOutWithTheReason() throws IOException {
+    void truetypeOutlinesAreLeftOutForAnOtfAndCffOutlinesBecomeTruetypeForATtf() throws IOException {
         deliver(Map.of("formats", List.of("OTF")));
         Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
         assertThat(made.status()).isEqualTo(409);
@@ -159,7 +163,9 @@ class DeliveryTest {
                 "Cantarell-Regular.otf",
                 RealFonts.bytes(RealFonts.named("Cantarell-Regular.otf")),
                 Map.of("family", "Drawn"));
-        caller.send("POST", "/api/licenses", Samples.license(drawn, "tarn.example"));
+        Map<String, Object> terms = new LinkedHashMap<>(Samples.license(drawn, "tarn.example"));
+        terms.put("converting", "GRANTED");
+        caller.send("POST", "/api/licenses", terms);
         caller.edit(
                 "/api/sites/" + site,
                 "",
@@ -170,8 +176,12 @@ class DeliveryTest {
                         Map.of("browsers", "LEGACY")));
         try {
             Map<String, byte[]> files = pack();
-            assertThat(files.keySet()).noneMatch(path -> path.endsWith(".ttf"));
-            assertThat(only(files, ".woff2")).isNotEmpty();
+            FontFile truetype = FontReader.read(only(files, ".ttf"));
+            assertThat(truetype.format()).isEqualTo(FontFormat.TTF);
+            assertThat(Likeness.of(
+                            truetype.faces().get(0),
+                            FontReader.read(only(files, ".woff2")).faces().get(0)))
+                    .isGreaterThan(0.9);
         } finally {
             caller.edit(
                     "/api/sites/" + site,

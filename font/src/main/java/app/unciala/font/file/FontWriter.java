@@ -8,6 +8,7 @@ import app.unciala.font.sfnt.CollectionWriter;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.font.sfnt.SfntWriter;
 import app.unciala.font.svg.SvgFontWriter;
+import app.unciala.font.truetype.TrueTypeConversion;
 import app.unciala.font.woff.WoffWriter;
 import app.unciala.font.woff2.Compression;
 import app.unciala.font.woff2.Woff2Writer;
@@ -19,9 +20,9 @@ public final class FontWriter {
     private FontWriter() {}
 
     /**
-     * Writes one face.
+     * Writes one face; CFF outlines become TrueType ones in a TTF file.
      *
-     * @throws FontException if the face's outlines are not the ones the bare format stands for, or are damaged
+     * @throws FontException if the face's outlines are damaged, or can't become those that the bare format stands for
      */
     public static byte[] write(Sfnt source, FontFormat format) {
         Sfnt face = withoutEmpty(source);
@@ -30,8 +31,9 @@ public final class FontWriter {
             case WOFF -> WoffWriter.write(face);
             case EOT -> EotWriter.write(face);
             case SVG -> SvgFontWriter.write(face);
-            case TTF, OTF -> {
-                if (face.bareFormat() != format) {
+            case TTF -> SfntWriter.write(TrueTypeConversion.of(face));
+            case OTF -> {
+                if (!face.hasCffOutlines()) {
                     throw new FontException(
                             "file",
                             -1,

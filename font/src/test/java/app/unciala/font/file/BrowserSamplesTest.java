@@ -60,6 +60,9 @@ class BrowserSamplesTest {
             kept.set(codePoint, blocks.contains(Character.UnicodeBlock.of(codePoint)));
         }
         pair(base + "-cut.woff2", FontWriter.write(Subsetter.subset(face, kept), FontFormat.WOFF2), source, "", text);
+        if (face.hasCffOutlines()) {
+            write(base + "-truetype.ttf", FontWriter.write(face, FontFormat.TTF));
+        }
         if (face.table("fvar").isPresent()) {
             String variation = "\"wght\" 650";
             pair(base + "-varied.woff2", woff2, source, variation, text);

@@ -113,7 +113,7 @@ class PackFaces {
         BitSet all = CmapTable.read(face).characters();
         List<ScriptPart> kept = kept(source, site, all, undone);
         List<FontFormat> formats = delivery.wantedFormats().stream()
-                .filter(format -> hasOutlinesOf(source, face, format, delivery.wantedFormats(), undone))
+                .filter(format -> hasOutlinesFor(source, face, format, delivery.wantedFormats(), undone))
                 .filter(format -> format == FontFormat.WOFF2
                         || (kept.isEmpty() && format == source.format())
                         || may(source, site, format, Act.CONVERT, undone))
@@ -188,17 +188,24 @@ class PackFaces {
         return decided.verdict() == Verdict.ALLOWED;
     }
 
-    /** TrueType and OpenType CFF are written from outlines of their own kind; of both, whichever is held is taken. */
-    private static boolean hasOutlinesOf(
+    /**
+     * Whether a face can be written in a format: CFF outlines become TrueType ones, but not the other way round, and not
+     * those that vary. Of both, whichever is held is taken.
+     */
+    private static boolean hasOutlinesFor(
             Source source, Sfnt face, FontFormat format, List<FontFormat> wanted, List<String> undone) {
         boolean bare = format == FontFormat.TTF || format == FontFormat.OTF;
         if (!bare || face.bareFormat() == format) {
             return true;
         }
-        if (!wanted.contains(face.bareFormat())) {
-            undone.add(source.familyName() + " " + source.slot().label() + ": no " + format.label()
-                    + ", as its outlines are those of " + face.bareFormat().label());
+        if (wanted.contains(face.bareFormat())) {
+            return false;
         }
+        if (format == FontFormat.TTF && face.table("CFF2").isEmpty()) {
+            return true;
+        }
+        undone.add(source.familyName() + " " + source.slot().label() + ": no " + format.label()
+                + ", as its outlines are those of " + face.bareFormat().label());
         return false;
     }
 
