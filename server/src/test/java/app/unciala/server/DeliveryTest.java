@@ -193,6 +193,23 @@ class DeliveryTest {
     }
 
     @Test
+    void aFaceIsNotPutIntoTheStyleSheetUnlessItsLicensesAllowThat() throws IOException {
+        Map<String, Object> inline = Map.of("kind", "INLINE");
+        deliver(inline);
+        for (String said : List.of("REFUSED", "NOT_STATED")) {
+            caller.edit("/api/licenses/" + license, "terms", Map.of("inlining", said));
+            Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
+            assertThat(made.status()).isEqualTo(409);
+            assertThat(made.text())
+                    .contains("Penmarrow Regular: not put into the style sheet, as its license "
+                            + (said.equals("REFUSED") ? "refuses it" : "does not say that it may be"));
+        }
+        caller.edit("/api/licenses/" + license, "terms", Map.of("inlining", "GRANTED"));
+        deliver(inline);
+        assertThat(text(pack(), "type.css")).contains("data:font/woff2;base64,");
+    }
+
+    @Test
     void namesOverridesAndFormatsThatCannotBeAreRefused() {
         for (Map.Entry<String, Object> wrong : Map.<String, Object>of(
                         "familyNames",

@@ -1,7 +1,6 @@
 package app.unciala.core.flag;
 
 import app.unciala.core.flag.Snapshot.Site;
-import app.unciala.core.license.Decision;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.License;
 import app.unciala.core.license.LicenseDecider;
@@ -69,10 +68,7 @@ public final class CoverageTable {
     private Map<String, Verdict> asked(Site site) {
         Map<String, Verdict> verdicts = new LinkedHashMap<>();
         for (Crossing crossing : Crossing.of(snapshot, site)) {
-            Verdict worst = crossing.decisions().values().stream()
-                    .map(Decision::verdict)
-                    .reduce(Verdict.ALLOWED, Verdict::and);
-            verdicts.merge(crossing.ask().familyId(), worst, Verdict::and);
+            verdicts.merge(crossing.ask().familyId(), crossing.verdict(), Verdict::and);
         }
         return verdicts;
     }

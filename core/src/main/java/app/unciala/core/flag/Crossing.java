@@ -83,6 +83,12 @@ public record Crossing(
                 .orElse(Verdict.NOT_STATED);
     }
 
+    /** Whether a license covers the face, wherever it may be used. */
+    boolean isCovered(Snapshot snapshot) {
+        return snapshot.licensesCovering(ask.familyId()).stream()
+                .anyMatch(license -> license.isFor(ask.familyId(), ask.slot()));
+    }
+
     public boolean isHeldForWeb() {
         return held.stream().anyMatch(file -> file.format() == FontFormat.WOFF2);
     }

@@ -36,8 +36,21 @@ final class SiteFlags {
     }
 
     private static Stream<Flag> against(Snapshot snapshot, Crossing crossing) {
+        if (crossing.decisions().isEmpty()) {
+            return crossing.isCovered(snapshot) ? Stream.empty() : Stream.of(noLicense(crossing, subject(crossing)));
+        }
         return crossing.decisions().entrySet().stream().flatMap(decided -> decided.getValue().against().stream()
                 .map(reason -> against(snapshot, crossing, decided.getKey(), decided.getValue(), reason)));
+    }
+
+    private static Flag noLicense(Crossing crossing, Subject subject) {
+        String family = crossing.familyName();
+        return flag(
+                FlagKind.NO_LICENSE,
+                crossing,
+                subject,
+                family + " on " + crossing.site().name() + " has no license",
+                "The site asks for " + family + ", and no license covers it.");
     }
 
     private static Flag against(
@@ -59,13 +72,7 @@ final class SiteFlags {
                     license + ": " + reason.text());
         }
         return switch (reason.point()) {
-            case COVERAGE ->
-                flag(
-                        FlagKind.NO_LICENSE,
-                        crossing,
-                        subject,
-                        family + on + " has no license",
-                        "The site asks for " + family + ", and no license covers it.");
+            case COVERAGE -> noLicense(crossing, subject);
             case HOLDER ->
                 flag(
                         FlagKind.HELD_BY_ANOTHER_CLIENT,

@@ -96,7 +96,7 @@ public enum OpenLicense {
             "GPL-3.0-or-later",
             "GNU General Public License 3",
             "general public license",
-            "gnu\\.org/licenses/gpl(-3\\.0)?\\b",
+            "gnu\\.org/licenses/gpl(-3\\.0)?(?![-\\w])",
             NOT_STATED,
             "version 3|gplv3"),
     GPL_2_0(

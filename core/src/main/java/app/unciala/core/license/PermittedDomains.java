@@ -192,14 +192,28 @@ public record PermittedDomains(
         }
         return named.stream()
                 .filter(pattern -> pattern.isAbove(host))
-                .min(BY_TEXT)
-                .map(above -> Ruling.of(subdomains, "use on subdomains of " + above))
+                .min(Comparator.comparing((DomainPattern pattern) -> isOver(pattern))
+                        .thenComparing(BY_TEXT))
+                .map(above -> isOver(above) ? tooMany(above) : Ruling.of(subdomains, "use on subdomains of " + above))
                 .orElseGet(() -> Ruling.of(
                         Verdict.REFUSED,
                         () -> host.display() + " is not among its domains"
                                 + NearMiss.of(host, named)
                                         .map(near -> "; it names " + near + ", which differs by a letter or two")
                                         .orElseGet(this::freePlaces)));
+    }
+
+    private boolean isOver(DomainPattern pattern) {
+        return over().contains(pattern);
+    }
+
+    private Ruling tooMany(DomainPattern above) {
+        return new Ruling(
+                Verdict.REFUSED,
+                () -> List.of(new Reason(
+                        Point.DOMAIN_LIMIT,
+                        Verdict.REFUSED,
+                        tooMany() + ", and " + above + " is beyond that number with all below it")));
     }
 
     private String freePlaces() {

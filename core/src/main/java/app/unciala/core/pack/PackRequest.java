@@ -8,7 +8,9 @@ import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slot;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -109,8 +111,23 @@ public record PackRequest(
         }
     }
 
-    /** A text that goes along with fonts, under its file name. */
-    public record Notice(String name, String text) {}
+    /** A text that goes along with fonts, under its file name, byte for byte. */
+    public record Notice(String name, byte[] bytes) {
+        /** A text of our own, in UTF-8. */
+        public Notice(String name, String text) {
+            this(name, text.getBytes(StandardCharsets.UTF_8));
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Notice notice && name.equals(notice.name) && Arrays.equals(bytes, notice.bytes);
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * name.hashCode() + Arrays.hashCode(bytes);
+        }
+    }
 
     /** Numbers of characters. */
     public record Cut(int kept, int of) {}

@@ -64,7 +64,7 @@ public final class PackWriter {
                 "instructions.html", InstructionsPage.write(request, Instructions.of(request, files, rules, output))));
         entries.add(text(FileList.NAME, FileList.write(request, files, rules)));
         entries.add(text("LICENSES.txt", licenses()));
-        noticeNames.forEach((notice, name) -> entries.add(text("licenses/" + name, notice.text())));
+        noticeNames.forEach((notice, name) -> entries.add(new Entry("licenses/" + name, notice.bytes())));
         entries.add(text("manifest.json", PackJson.manifest(request, files)));
         return new Pack(entries);
     }

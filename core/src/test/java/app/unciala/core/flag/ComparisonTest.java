@@ -96,6 +96,14 @@ class ComparisonTest {
     }
 
     @Test
+    void aSiteWithoutDomainsDoesNotHideThatAFamilyHasNoLicense() {
+        domains = List.of();
+        assertThat(kinds()).isEmpty();
+        licenses.clear();
+        assertThat(kinds()).containsExactly(FlagKind.NO_LICENSE);
+    }
+
+    @Test
     void everyDomainThatIsNotPermittedIsNamed() {
         domains = List.of(DomainName.parse("client.example"), DomainName.parse("other.example"));
         assertThat(kinds()).containsExactly(FlagKind.DOMAIN_NOT_PERMITTED);

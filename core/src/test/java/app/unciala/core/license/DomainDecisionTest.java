@@ -42,6 +42,24 @@ class DomainDecisionTest {
         }
     }
 
+    @Test
+    void aSubdomainOfADomainBeyondTheNumberIsBeyondItToo() {
+        PermittedDomains two = new PermittedDomains(
+                false,
+                patterns("a.example,b.example,c.example"),
+                OptionalInt.of(2),
+                Counting.HOST,
+                Clause.GRANTED,
+                Clause.GRANTED,
+                false);
+        assertThat(two.verdict(DomainName.parse("shop.b.example"), false)).isEqualTo(Verdict.ALLOWED);
+        assertThat(two.verdict(DomainName.parse("c.example"), false)).isEqualTo(Verdict.REFUSED);
+        assertThat(two.verdict(DomainName.parse("shop.c.example"), false)).isEqualTo(Verdict.REFUSED);
+        assertThat(two.of(DomainName.parse("shop.c.example"), false))
+                .extracting(Decision.Reason::point)
+                .containsExactly(Decision.Point.DOMAIN_LIMIT);
+    }
+
     private static List<DomainPattern> patterns(@Nullable String named) {
         return named == null || named.isBlank()
                 ? List.of()

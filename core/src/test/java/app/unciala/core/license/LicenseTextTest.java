@@ -1,5 +1,6 @@
 package app.unciala.core.license;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -98,6 +99,19 @@ class LicenseTextTest {
                         .orElseThrow()
                         .license()
                         .spdx());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "https://www.gnu.org/licenses/gpl-2.0.html, GPL-2.0-or-later",
+        "http://www.gnu.org/licenses/old-licenses/gpl-2.0.txt, GPL-2.0-or-later",
+        "https://www.gnu.org/licenses/gpl-3.0.html, GPL-3.0-or-later",
+        "http://www.gnu.org/licenses/gpl.html, GPL-3.0-or-later",
+        "http://www.gnu.org/licenses/gpl, GPL-3.0-or-later"
+    })
+    void versionsOfOneLicenseAreToldApartByTheirAddresses(String address, String spdx) {
+        assertThat(LicenseText.recognize("", address).orElseThrow().license().spdx())
+                .isEqualTo(spdx);
     }
 
     @Test

@@ -519,6 +519,20 @@ class PackWriterTest {
                 .hasSameSizeAs(pack.entries());
     }
 
+    @Test
+    void noticesGoAlongByteForByte() {
+        byte[] utf16 = "Copyright ©".getBytes(StandardCharsets.UTF_16LE);
+        Pack pack = PackWriter.write(request(
+                Placement.beside(),
+                OutputShape.STYLE_SHEET,
+                roles("Harrow"),
+                List.of(face("Harrow", REGULAR, new Notice("OFL.txt", utf16)))));
+        assertThat(pack.entries().stream()
+                        .filter(entry -> entry.path().equals("licenses/OFL.txt"))
+                        .map(Entry::bytes))
+                .containsExactly(utf16);
+    }
+
     private static List<Role> roles(String family) {
         return List.of(role(TextRole.HEADINGS, family, BOLD), role(TextRole.RUNNING_TEXT, family, REGULAR));
     }

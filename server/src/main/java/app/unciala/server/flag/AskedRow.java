@@ -39,7 +39,7 @@ public record AskedRow(
                                 file.madeHere()))
                         .toList(),
                 crossing.isHeld() ? "" : crossing.withoutIt(),
-                domains.stream().map(DomainVerdict::verdict).reduce(Verdict.ALLOWED, Verdict::and),
+                crossing.verdict(),
                 domains);
     }
 

@@ -14,6 +14,7 @@ import java.time.DateTimeException;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -53,11 +54,26 @@ final class OdrlReader {
         quotes();
         rules();
         policy.of(Odrl.NS + "obligation").forEach(this::readPrice);
-        String holder = policy.of(Odrl.NS + "assignee").stream()
-                        .anyMatch(party -> party.id().equals(Odrl.OURS + Odrl.AGENCY))
+        return new ReadEntry(place, new LedgerEntry(terms.build(), holder(), covers(), List.of()), wrong);
+    }
+
+    /** For whom the policy is, on itself or on each of its rules (ODRL 2.2, section 2.7.1); empty for the agency. */
+    private String holder() {
+        List<LinkedData> ofPolicy = policy.of(Odrl.NS + "assignee");
+        Map<List<String>, List<LinkedData>> said = new LinkedHashMap<>();
+        for (LinkedData rule : Stream.concat(stated("permission").stream(), stated("prohibition").stream())
+                .toList()) {
+            List<LinkedData> own = rule.of(Odrl.NS + "assignee");
+            List<LinkedData> holders = own.isEmpty() ? ofPolicy : own;
+            said.putIfAbsent(holders.stream().map(LinkedData::id).toList(), holders);
+        }
+        if (said.size() > 1) {
+            wrong.add(new Wrong("assignee", "Its rules differ in whom they are for; record them as licenses."));
+        }
+        List<LinkedData> holders = said.values().stream().findFirst().orElse(ofPolicy);
+        return holders.stream().anyMatch(party -> party.id().equals(Odrl.OURS + Odrl.AGENCY))
                 ? ""
-                : nameOf("assignee");
-        return new ReadEntry(place, new LedgerEntry(terms.build(), holder, covers(), List.of()), wrong);
+                : holders.stream().findFirst().map(OdrlReader::nameOf).orElse("");
     }
 
     private void readSpdx(String iri) {
@@ -68,8 +84,12 @@ final class OdrlReader {
     private String nameOf(String function) {
         return policy.of(Odrl.NS + function).stream()
                 .findFirst()
-                .map(party -> party.text(Odrl.SCHEMA + "name").orElse(party.id()))
+                .map(OdrlReader::nameOf)
                 .orElse("");
+    }
+
+    private static String nameOf(LinkedData party) {
+        return party.text(Odrl.SCHEMA + "name").orElse(party.id());
     }
 
     private void properties() {

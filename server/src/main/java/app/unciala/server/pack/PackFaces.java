@@ -9,6 +9,7 @@ import app.unciala.core.metrics.SystemFace;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
+import app.unciala.core.pack.Placement;
 import app.unciala.core.pack.SiteCharacters;
 import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.core.sentence.Sentences;
@@ -108,6 +109,10 @@ class PackFaces {
     MadeFace make(Source source, Site site, String licenseLine, List<String> licenseIds) {
         SiteDelivery delivery = site.delivery();
         List<String> undone = new ArrayList<>();
+        boolean isInline = delivery.placement().kind() == Placement.Kind.INLINE;
+        if (isInline && !may(source, site, FontFormat.WOFF2, Act.INLINE, undone)) {
+            return new MadeFace(List.of(), undone);
+        }
         byte[] bytes = store.get(source.sha256());
         Sfnt face = FontReader.read(bytes).faces().get(0);
         BitSet all = CmapTable.read(face).characters();
@@ -180,7 +185,12 @@ class PackFaces {
                 null));
         if (decided.verdict() != Verdict.ALLOWED) {
             undone.add(source.familyName() + " " + source.slot().label() + ": "
-                    + (act == Act.CUT ? "not cut" : "no " + format.label()) + ", as "
+                    + switch (act) {
+                        case CUT -> "not cut";
+                        case INLINE -> "not put into the style sheet";
+                        default -> "no " + format.label();
+                    }
+                    + ", as "
                     + (decided.verdict() == Verdict.REFUSED
                             ? "its license refuses it"
                             : "its license does not say that it may be"));
@@ -297,7 +307,7 @@ class PackFaces {
                         .forEach(document -> notices.add(new Notice(
                                 fileName(source.familyName()) + "-"
                                         + fileName(document.fileName().replaceAll("\\.[^.]*$", "")) + ".txt",
-                                new String(store.get(document.sha256()), StandardCharsets.UTF_8))));
+                                store.get(document.sha256()))));
                 notices.add(new Notice(fileName(source.familyName()) + ".txt", said(face, source.familyName())));
             }
         }

@@ -109,6 +109,8 @@ class LedgerFormsTest {
                 "{\"obligation\":[{\"action\":\"attribute\"}]} | obligation | other than to pay",
                 "{\"permission\":[{\"action\":\"transfer\",\"target\":\"urn:a\"},{\"action\":\"transform\","
                         + "\"target\":\"urn:b\"}]} | target | differ in what they are about",
+                "{\"permission\":[{\"action\":\"transform\",\"assignee\":\"urn:a\"},{\"action\":\"transfer\"}]}"
+                        + " | assignee | differ in whom they are for",
                 "{\"unciala:basis\":\"gift\"} | basis | “gift” is not one of open, personal",
             })
     void whatAPolicySaysBeyondAFontLicenseIsAProblemAndNotLeftOut(String policy, String field, String message)
@@ -123,6 +125,23 @@ class LedgerFormsTest {
             assertThat(one.wrong()).as(policy).isNotEmpty();
             assertThat(one.wrong().get(0).field()).isEqualTo(field);
             assertThat(one.wrong().get(0).message()).contains(message);
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"assignee\":\"urn:a\",\"permission\":[{\"action\":\"transform\"}] | urn:a",
+                "\"permission\":[{\"action\":\"transform\",\"assignee\":\"urn:b\"}] | urn:b",
+                "\"permission\":[{\"action\":\"transform\"}] | ''"
+            })
+    void aPolicyIsForWhomItOrAllItsRulesSay(String said, String holder) throws Exception {
+        List<ReadEntry> read = new OdrlLedger()
+                .read("{\"@context\":\"" + Odrl.CONTEXT + "\",\"type\":\"Agreement\"," + said + "}", new ArrayList<>());
+        assertThat(read).singleElement().satisfies(one -> {
+            assertThat(one.wrong()).isEmpty();
+            assertThat(one.entry().holder()).isEqualTo(holder);
         });
     }
 
