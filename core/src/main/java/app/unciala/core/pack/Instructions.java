@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What to do with a pack on its host, step by step. */
 final class Instructions {
@@ -17,6 +18,9 @@ final class Instructions {
      * @param copy a text to be copied, or empty
      */
     record Step(String what, String copy) {}
+
+    private static final String FROM_THE_PAGE =
+            " Its address has to be that of the file as the page sees it: change it where the folder is elsewhere.";
 
     private Instructions() {}
 
@@ -67,8 +71,10 @@ final class Instructions {
                 },
                 request.shape() == OutputShape.STYLE_SHEET ? "<link rel=\"stylesheet\" href=\"type.css\">" : output));
         preload(request, files)
-                .ifPresent(link -> steps.add(
-                        new Step("So that what is seen first is there early, put this before the style sheet.", link)));
+                .ifPresent(link -> steps.add(new Step(
+                        "So that what is seen first is there early, put this before the style sheet."
+                                + (placement.kind() == Placement.Kind.FOLDER ? FROM_THE_PAGE : ""),
+                        link)));
         steps.add(new Step(
                 "Open a page of the site and run this in the console of the browser: it says true when the fonts are there.",
                 seen(request, rules)));
@@ -89,9 +95,25 @@ final class Instructions {
                                 && face.slot().serves(role.slot()))
                         .findFirst())
                 .flatMap(face -> files.of(face).stream().findFirst())
-                .map(file -> "<link rel=\"preload\" href=\""
-                        + Markup.escaped(request.placement().url(file.name())) + "\" as=\"font\" type=\""
-                        + file.format().mediaType() + "\" crossorigin>");
+                .flatMap(file -> reference(request.placement(), file.name())
+                        .map(href -> "<link rel=\"preload\" href=" + href + " as=\"font\" type=\""
+                                + file.format().mediaType() + "\" crossorigin>"));
+    }
+
+    /**
+     * The address of a file for an attribute of the page, in quotation marks: of a folder above the style sheet's from the top of
+     * the site, as pages are not where the style sheet is; an expression as it is, since the host replaces it. Nothing for an
+     * expression that has both kinds of quotation marks.
+     */
+    private static Optional<String> reference(Placement placement, String fileName) {
+        String url = placement.url(fileName);
+        if (placement.kind() != Placement.Kind.EXPRESSION) {
+            return Optional.of("\"" + Markup.escaped(url.replaceFirst("^(\\.\\./)+", "/")) + "\"");
+        }
+        return Stream.of("\"", "'")
+                .filter(quote -> !url.contains(quote))
+                .findFirst()
+                .map(quote -> quote + url + quote);
     }
 
     private static String seen(PackRequest request, TypeRules rules) {

@@ -101,9 +101,15 @@ public record PackBasis(
     private static Optional<String> difference(AskedFace before, AskedFace after) {
         if (before.verdict() != after.verdict()) {
             return Optional.of(
-                    after.verdict() == Verdict.ALLOWED
-                            ? after.name() + " is allowed by now."
-                            : after.name() + " is no longer allowed: " + after.whyNot() + ".");
+                    switch (after.verdict()) {
+                        case ALLOWED -> after.name() + " is allowed by now.";
+                        case REFUSED -> after.name() + " is no longer allowed: " + after.whyNot() + ".";
+                        case NOT_STATED ->
+                            after.name() + ": whether it may be used is no longer stated: " + after.whyNot() + ".";
+                    });
+        }
+        if (!before.familyName().equals(after.familyName())) {
+            return Optional.of(before.familyName() + " is called " + after.familyName() + " by now.");
         }
         if (before.sha256().isEmpty() != after.sha256().isEmpty()) {
             return Optional.of(

@@ -37,6 +37,19 @@ class PackBasisTest {
                 .containsExactly("Wendlow Bold is held by now.", "Running text asks for Wendlow Black by now.");
         assertThat(BEFORE.changedTo(basis("client.example", face(400, Verdict.ALLOWED, "newer"), BOLD)))
                 .containsExactly("Another file is held for Wendlow Regular by now.");
+        assertThat(basis("client.example", REGULAR)
+                        .changedTo(basis("client.example", face(400, Verdict.NOT_STATED, "regular"))))
+                .containsExactly("Wendlow Regular: whether it may be used is no longer stated: ended yesterday.");
+        AskedFace renamed = new AskedFace(
+                REGULAR.role(),
+                REGULAR.familyId(),
+                "Wendlow New",
+                REGULAR.slot(),
+                Verdict.ALLOWED,
+                "",
+                REGULAR.sha256());
+        assertThat(basis("client.example", REGULAR).changedTo(basis("client.example", renamed)))
+                .containsExactly("Wendlow is called Wendlow New by now.");
         assertThat(basis("client.example", face(400, Verdict.NOT_STATED, "regular"))
                         .changedTo(basis("client.example", REGULAR)))
                 .containsExactly("Wendlow Regular is allowed by now.");

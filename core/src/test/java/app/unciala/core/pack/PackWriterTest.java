@@ -378,6 +378,26 @@ class PackWriterTest {
     }
 
     @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "FOLDER | ../assets/fonts | '' | href=\"/assets/fonts/harrow-bold.woff2\"",
+                "FOLDER | fonts | '' | href=\"fonts/harrow-bold.woff2\"",
+                "EXPRESSION | '' | {{ \"{file}\" }} | href='{{ \"harrow-bold.woff2\" }}'",
+                "EXPRESSION | '' | <?= a('{file}') ?> | href=\"<?= a('harrow-bold.woff2') ?>\""
+            })
+    void whatIsSeenFirstIsAskedForWhereThePageFindsIt(Kind kind, String folder, String expression, String href) {
+        Placement placement =
+                new Placement(kind, folder, "", expression, Map.of(), new FileNames(FileNames.Rule.HYPHENS, false));
+        PackRequest request = request(
+                placement,
+                OutputShape.STYLE_SHEET,
+                List.of(role(TextRole.HEADINGS, "Harrow", BOLD)),
+                List.of(face("Harrow", BOLD)));
+        assertThat(text(PackWriter.write(request), "instructions.html")).contains(Markup.escaped(href));
+    }
+
+    @ParameterizedTest
     @EnumSource(OutputShape.class)
     void eachShapeHasItsFile(OutputShape shape) {
         Pack pack = PackWriter.write(request(Placement.beside(), shape, roles("Harrow \"&\""), faces("Harrow \"&\"")));
