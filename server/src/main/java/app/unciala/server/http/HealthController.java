@@ -1,8 +1,5 @@
 package app.unciala.server.http;
 
-import java.util.concurrent.atomic.AtomicBoolean;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -13,23 +10,19 @@ import org.springframework.web.bind.annotation.RestController;
 /** Says whether the server is ready for work: it has started, and its database answers. */
 @RestController
 class HealthController {
-    private final AtomicBoolean ready = new AtomicBoolean();
+    private final Readiness readiness;
     private final JdbcClient database;
 
-    HealthController(JdbcClient database) {
+    HealthController(Readiness readiness, JdbcClient database) {
+        this.readiness = readiness;
         this.database = database;
     }
 
     record Health(String status) {}
 
-    @EventListener(ApplicationReadyEvent.class)
-    void ready() {
-        ready.set(true);
-    }
-
     @GetMapping("/api/health")
     ResponseEntity<Health> health() {
-        if (!ready.get()) {
+        if (!readiness.isReady()) {
             return unavailable("starting");
         }
         try {
