@@ -137,7 +137,7 @@ final class Asked {
         if (naming.isEmpty() || unknown) {
             return;
         }
-        // A name that is mistaken is told of as such; its face is not unused besides.
+        // A name that is mistaken, or is that of one face, is told of as such; its face is not unused besides.
         NearNames named = new NearNames(naming.stream()
                 .flatMap(use -> use.families().stream())
                 .map(Name::text)
@@ -145,6 +145,9 @@ final class Asked {
                 .toList());
         for (String family : fonts.declaredFamilies()) {
             List<DeclaredFace> faces = fonts.declared(family);
+            if (fonts.isPart(family)) {
+                continue;
+            }
             if (named.of(family).isEmpty()) {
                 faces.forEach(face -> unused(face, "No rule names “" + family + "”, so this face is never loaded."));
             } else {

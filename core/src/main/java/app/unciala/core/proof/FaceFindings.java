@@ -107,20 +107,41 @@ final class FaceFindings {
             String key = face.family().get().key() + " " + face.slot().key() + " " + face.characters(sheet);
             DeclaredFace earlier = before.put(key, face);
             if (earlier != null) {
-                found.add(Finding.at(
+                found.add(repeated(earlier, face, face.family().get().text()));
+            }
+        }
+    }
+
+    /** A face that is declared twice: the first is taken out where both are the same file, as the other may have other characters. */
+    private Finding repeated(DeclaredFace earlier, DeclaredFace face, String family) {
+        int line = sheet.place(earlier.rule().start()).line();
+        String declared = "“" + family + "” " + face.slot().label() + " is declared on line " + line + " already";
+        return isOfSameFile(earlier, face)
+                ? Finding.at(
                                 sheet,
                                 face.rule().start(),
                                 FindingKind.DUPLICATE_FACE,
-                                "“" + face.family().get().text() + "” "
-                                        + face.slot().label() + " is declared on line "
-                                        + sheet.place(earlier.rule().start()).line()
-                                        + " already; browsers take this later one.")
-                        .fixedBy(
-                                "Take out the rule on line "
-                                        + sheet.place(earlier.rule().start()).line(),
-                                Corrections.remove(sheet, earlier.rule())));
-            }
-        }
+                                declared + "; browsers take this later one.")
+                        .fixedBy("Take out the rule on line " + line, Corrections.remove(sheet, earlier.rule()))
+                : Finding.at(
+                        sheet,
+                        face.rule().start(),
+                        FindingKind.DUPLICATE_FACE,
+                        declared + ", with another file: browsers take this later one, and the other for what it lacks."
+                                + " Say in each, by unicode-range, which characters it is for, or take one out.");
+    }
+
+    private static boolean isOfSameFile(DeclaredFace one, DeclaredFace other) {
+        List<String> names = names(other);
+        return names(one).stream().anyMatch(names::contains) || (names(one).isEmpty() && names.isEmpty());
+    }
+
+    /** The names of its files without their endings. */
+    private static List<String> names(DeclaredFace face) {
+        return face.sources().stream()
+                .flatMap(source -> source.fileName().stream())
+                .map(name -> name.replaceAll("\\.[^.]*$", ""))
+                .toList();
     }
 
     /** Families whose names differ by a style alone, and whose faces do not say that style. */
@@ -128,7 +149,7 @@ final class FaceFindings {
         Map<String, List<String>> byFamily = new HashMap<>();
         Map<String, String> written = new HashMap<>();
         for (String family : fonts.declaredFamilies()) {
-            Optional<Divided> divided = ofWeightOrSlope(family);
+            Optional<Divided> divided = fonts.divided(family);
             String base = divided.map(Divided::family).orElse(family);
             byFamily.computeIfAbsent(Names.plain(base), key -> new ArrayList<>())
                     .add(family);
@@ -136,18 +157,11 @@ final class FaceFindings {
         }
         byFamily.forEach((base, families) -> {
             if (families.size() > 1) {
-                families.forEach(family -> ofWeightOrSlope(family)
+                families.forEach(family -> fonts.divided(family)
                         .ifPresent(divided ->
                                 found.add(perWeight(family, written.getOrDefault(base, base), divided.style()))));
             }
         });
-    }
-
-    private static Optional<Divided> ofWeightOrSlope(String family) {
-        return WordsOfStyle.divide(family)
-                .filter(divided -> divided.style().width().isEmpty())
-                .filter(divided -> divided.style().weight().isPresent()
-                        || divided.style().slope().isPresent());
     }
 
     private Finding perWeight(String family, String base, Said style) {

@@ -7,20 +7,26 @@ import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
 import app.unciala.core.proof.Names.Name;
+import app.unciala.core.proof.WordsOfStyle.Divided;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** What a style sheet says of fonts: the faces it declares, and the rules that use families. */
 final class FontSheet {
     /** So many custom properties are followed for one list of families. */
     private static final int MOST_PROPERTIES = 200;
+
+    private static final int MOST_ASKED = 50;
 
     private final StyleSheet sheet;
     private final List<DeclaredFace> faces;
@@ -28,6 +34,8 @@ final class FontSheet {
     private final Map<String, Declaration> properties = new HashMap<>();
     private final Map<String, List<DeclaredFace>> byFamily = new LinkedHashMap<>();
     private final List<String> families = new ArrayList<>();
+    private @Nullable Set<String> askedOnly;
+    private @Nullable Map<String, Long> parts;
     private final Map<String, List<FontUse>> bySubject = new HashMap<>();
 
     private FontSheet(StyleSheet sheet) {
@@ -87,6 +95,55 @@ final class FontSheet {
     /** The names under which faces are declared, each once, as first written. */
     List<String> declaredFamilies() {
         return families;
+    }
+
+    /**
+     * What the name of a declared family says of a weight or a slope, and the family that it is one of: by its words, or by a
+     * family that rules ask for and no face is declared under. Nothing for a name that says neither, or a width.
+     */
+    Optional<Divided> divided(String declared) {
+        return Stream.concat(
+                        WordsOfStyle.divide(declared).stream(),
+                        askedOnly().stream().flatMap(asked -> WordsOfStyle.divideAfter(asked, declared).stream()))
+                .filter(divided -> divided.style().width().isEmpty())
+                .filter(divided -> divided.style().weight().isPresent()
+                        || divided.style().slope().isPresent())
+                .findFirst();
+    }
+
+    /** Whether the faces of a family are declared as families of their own, each named by its style. */
+    boolean isInParts(String family) {
+        return declared(family).isEmpty() && parts().getOrDefault(Names.plain(family), 0L) > 1;
+    }
+
+    /** Whether a declared family is such a part. */
+    boolean isPart(String declared) {
+        return divided(declared).filter(divided -> isInParts(divided.family())).isPresent();
+    }
+
+    /** How many declared families are named by a style of one family. */
+    private Map<String, Long> parts() {
+        if (parts == null) {
+            parts = families.stream()
+                    .flatMap(declared -> divided(declared).stream())
+                    .collect(Collectors.groupingBy(divided -> Names.plain(divided.family()), Collectors.counting()));
+        }
+        return parts;
+    }
+
+    /** Families that rules ask for first and no face is declared under; few, or there is no telling what belongs together. */
+    private Set<String> askedOnly() {
+        if (askedOnly == null) {
+            Set<String> names = new LinkedHashSet<>();
+            uses.stream()
+                    .flatMap(use -> use.families().stream().limit(1))
+                    .filter(name -> !name.unknown() && !name.isGeneric() && !name.isCssWide() && !name.isSystem())
+                    .map(Name::text)
+                    .filter(name -> declared(name).isEmpty())
+                    .forEach(names::add);
+            askedOnly = names.size() > MOST_ASKED ? Set.of() : names;
+        }
+        return askedOnly;
     }
 
     /** The rules that set what a selector ends in, such as {@code h1}. */

@@ -88,7 +88,7 @@ final class NameFindings {
                 leads = leads && !name.isGeneric() && !name.unknown();
                 continue;
             }
-            if (!isDeclared(name) && told.add(name.start())) {
+            if (!isDeclared(name) && !fonts.isInParts(name.text()) && told.add(name.start())) {
                 Optional<String> meant = name.isSystem() ? near.same(name.text()) : near.of(name.text());
                 if (meant.isPresent()) {
                     found.add(mismatch(use, name, meant.get()));

@@ -66,7 +66,7 @@ public final class ProofReader {
     private static List<Finding> findings(String css, Reference reference) {
         FontSheet fonts = FontSheet.read(StyleElements.only(css));
         return Stream.of(
-                        SyntaxFindings.find(fonts),
+                        SyntaxFindings.find(fonts, reference),
                         TypographicQuotes.find(fonts),
                         NameFindings.find(fonts, reference),
                         FaceFindings.find(fonts, reference),

@@ -40,9 +40,15 @@ public record Reference(
 
     /** Whether an address is the expression that the host replaces. */
     boolean isReplaced(String url) {
-        return expression
-                .map(text -> Pattern.quote(text).replace(NAME, "\\E[^\"'<>{}\\s]+\\Q"))
-                .filter(url::matches)
-                .isPresent();
+        return replaced().filter(url::matches).isPresent();
+    }
+
+    /** What finds the expression where it stands in {@code url()} without quotes, as its host allows. */
+    Optional<Pattern> replacedInUrl() {
+        return replaced().map(pattern -> Pattern.compile("url\\(\\s*" + pattern + "\\s*\\)", Pattern.CASE_INSENSITIVE));
+    }
+
+    private Optional<String> replaced() {
+        return expression.map(text -> Pattern.quote(text).replace(NAME, "\\E[^\"'<>{}\\s]+\\Q"));
     }
 }

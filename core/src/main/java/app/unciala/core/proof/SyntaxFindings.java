@@ -6,6 +6,8 @@ import app.unciala.core.css.syntax.SyntaxProblem;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -13,20 +15,29 @@ import java.util.stream.Stream;
 final class SyntaxFindings {
     private SyntaxFindings() {}
 
-    static Stream<Finding> find(FontSheet fonts) {
+    static Stream<Finding> find(FontSheet fonts, Reference reference) {
         StyleSheet sheet = fonts.sheet();
+        Optional<Pattern> replaced = reference.replacedInUrl();
         Stream<Declaration> declarations = sheet.allRules().stream()
                 .flatMap(rule -> rule.declarations().stream())
                 .filter(one -> !one.isCustomProperty());
         return Stream.of(
                         sheet.problems().stream()
                                 .filter(problem -> !isHackForOldBrowsers(sheet, problem))
+                                .filter(problem -> replaced.filter(pattern -> isAt(pattern, sheet, problem))
+                                        .isEmpty())
                                 .map(problem -> Finding.at(sheet, problem.at(), FindingKind.SYNTAX, problem.message())),
                         declarations.flatMap(declaration -> missingSemicolons(sheet, declaration)),
                         fonts.uses().stream()
                                 .filter(use -> !use.families().isEmpty())
                                 .flatMap(use -> missingCommas(sheet, use.declaration())))
                 .flatMap(found -> found);
+    }
+
+    private static boolean isAt(Pattern pattern, StyleSheet sheet, SyntaxProblem problem) {
+        return pattern.matcher(sheet.text())
+                .region(problem.at(), sheet.text().length())
+                .lookingAt();
     }
 
     /** A star before a property hides it from all but one old browser, on purpose. */

@@ -40,13 +40,21 @@ final class TypographicQuotes {
                 fonts.rulesNamed("import").flatMap(rule -> find(sheet, rule.prelude())));
     }
 
+    /** The quotes to use: single ones where a single one has no partner yet, as in an expression with one of each kind. */
+    private static String straight(String text) {
+        boolean isOneSingle = CharMatcher.is('\'').countIn(text) % 2 == 1;
+        boolean isOneDouble = CharMatcher.is('"').countIn(text) % 2 == 1;
+        return isOneSingle && !isOneDouble ? "'" : "\"";
+    }
+
     private static Stream<Finding> find(StyleSheet sheet, List<Token> value) {
         List<Edit> edits = new ArrayList<>();
         for (Token token : value) {
             if (WHERE_THEY_SPOIL.contains(token.kind())) {
+                String straight = straight(sheet.text().substring(token.start(), token.end()));
                 for (int i = token.start(); i < token.end(); i++) {
                     if (ANY_QUOTE.matches(sheet.text().charAt(i))) {
-                        edits.add(new Edit(i, i + 1, "\""));
+                        edits.add(new Edit(i, i + 1, straight));
                     }
                 }
             }

@@ -9,6 +9,9 @@ import java.util.Optional;
 
 /** The words for weights, widths and slopes in descriptors, and at the end of family and file names. */
 final class WordsOfStyle {
+    /** Shorter names begin many others by chance. */
+    private static final int SHORTEST = 3;
+
     private WordsOfStyle() {}
 
     /** The number of a keyword; {@code normal} and unknown words have none, and mean what nothing means. */
@@ -38,6 +41,19 @@ final class WordsOfStyle {
         // Words that were written together stay together.
         String own = name.strip().startsWith(family) ? family : family.replace(" ", "");
         return Optional.of(new Divided(own, StyleNames.read(style)));
+    }
+
+    /** What a name says of the style after the name of a family that it begins with, such as {@code harrowbold}. */
+    static Optional<Divided> divideAfter(String family, String name) {
+        String before = Names.plain(family);
+        String all = Names.plain(name);
+        if (before.length() < SHORTEST || !all.startsWith(before) || all.equals(before)) {
+            return Optional.empty();
+        }
+        String style = all.substring(before.length()).replaceAll("(italic|oblique)$", " $1");
+        return divide("x " + style)
+                .filter(divided -> divided.family().equals("x"))
+                .map(divided -> new Divided(family, divided.style()));
     }
 
     private static boolean isStyle(String[] words, int at) {

@@ -167,7 +167,10 @@ class ProofReaderTest {
                                 + TEXT
                                 + ".lead { font-family: \"Harrow-Italic\", sans-serif }",
                         "font-family: \"Harrow\", sans-serif; font-style: italic"),
-                broken(FindingKind.DUPLICATE_FACE, FACE + "¦" + FACE.replace("harrow.", "copy.") + TEXT, "copy.woff2"),
+                broken(
+                        FindingKind.DUPLICATE_FACE,
+                        FACE + "¦" + FACE.replace("swap", "block") + TEXT,
+                        "font-display: block"),
                 broken(
                         FindingKind.MISSING_DESCRIPTOR,
                         "¦" + BOLD.replace(" font-weight: 700;", "") + TEXT.replace("}", "; font-weight: 700 }"),
@@ -318,6 +321,52 @@ class ProofReaderTest {
             assertEquals(
                     List.of(), ProofReader.read(proof.fixed(), broken.against()).findings(), proof.fixed());
         }
+    }
+
+    @Test
+    void facesUnderNamesOfTheirOwnAreJoinedUnderTheNameThatIsAskedFor() {
+        String css = """
+                @font-face { font-family: tarnregular; src: url(tarn-regular.woff2); font-display: swap }
+                @font-face { font-family: tarnbolditalic; src: url(tarn-b.woff2); font-weight: normal; font-display: swap }
+                body { font-family: tarn, sans-serif }
+                h1 { font-family: Tarn, sans-serif; font-weight: bold; font-style: italic }
+                """;
+        Proof proof = ProofReader.read(css, Reference.none());
+        assertThat(proof.findings())
+                .extracting(Finding::kind)
+                .containsExactly(FindingKind.FAMILY_PER_WEIGHT, FindingKind.FAMILY_PER_WEIGHT);
+        assertThat(proof.fixed())
+                .contains("font-family: \"tarn\"; src: url(tarn-regular.woff2)")
+                .contains("font-family: \"tarn\"; src: url(tarn-b.woff2); font-weight: 700")
+                .contains("font-style: italic");
+        assertThat(ProofReader.read(proof.fixed(), Reference.none()).findings())
+                .extracting(Finding::kind)
+                .doesNotContain(FindingKind.UNDECLARED_FAMILY, FindingKind.UNUSED_FACE);
+    }
+
+    @Test
+    void aTypographicQuoteBesideAStraightOneGetsThePartnerThatFits() {
+        String css = "@font-face { font-family: Tarn; src: url({{ “tarn.woff2' | asset_url }}); font-display: swap }\n"
+                + "p { font-family: Tarn, serif }\n";
+        Proof proof = ProofReader.read(css, Reference.none().replacing("{{ '{file}' | asset_url }}"));
+        assertThat(proof.fixed()).contains("url({{ 'tarn.woff2' | asset_url }})");
+        assertThat(ProofReader.read(proof.fixed(), Reference.none().replacing("{{ '{file}' | asset_url }}"))
+                        .findings())
+                .isEmpty();
+    }
+
+    @Test
+    void ofTwoFilesForOneFaceNoneIsTakenOut() {
+        String latin = "@font-face { font-family: Tarn; src: url(tarn-latin.woff2); font-display: swap }\n";
+        String cyrillic = "@font-face { font-family: Tarn; src: url(tarn-cyrillic.woff2); font-display: swap }\n";
+        String use = "p { font-family: Tarn, serif }\n";
+        Proof proof = ProofReader.read(latin + cyrillic + use, Reference.none());
+        assertThat(proof.findings()).extracting(Finding::kind).containsExactly(FindingKind.DUPLICATE_FACE);
+        assertThat(proof.findings().get(0).message()).contains("unicode-range");
+        assertThat(proof.fixed()).isEqualTo(latin + cyrillic + use);
+        String again = latin.replace("woff2", "woff");
+        assertThat(ProofReader.read(latin + again + use, Reference.none()).fixed())
+                .isEqualTo(again + use);
     }
 
     @Test
