@@ -39,7 +39,10 @@ final class Asked {
     /** What a rule asks of its family; normal where it says nothing. */
     static Slot slot(FontUse use) {
         double weight = use.weight().orElse(400.0);
-        return Slot.of(Math.max(1, Math.min(1000, weight)), 100, use.slope().orElse(Slope.UPRIGHT));
+        return Slot.of(
+                Math.max(1, Math.min(1000, weight)),
+                Math.max(1, use.width().orElse(100.0)),
+                use.slope().orElse(Slope.UPRIGHT));
     }
 
     private void notDeclared() {
@@ -98,7 +101,13 @@ final class Asked {
                         && other.subjects().equals(use.subjects()))
                 .reduce((first, second) -> second)
                 .map(other -> new FontUse(
-                        use.rule(), use.declaration(), use.families(), use.subjects(), other.weight(), use.slope()))
+                        use.rule(),
+                        use.declaration(),
+                        use.families(),
+                        use.subjects(),
+                        other.weight(),
+                        use.slope(),
+                        use.width()))
                 .orElse(use);
     }
 
@@ -111,7 +120,11 @@ final class Asked {
                 || !told.add(Names.folded(family) + " " + asked.key())) {
             return;
         }
-        String face = Numbers.plain(asked.weight().min()) + (asked.slope() == Slope.UPRIGHT ? "" : " italic");
+        String face = Numbers.plain(asked.weight().min())
+                + (asked.width().min() == 100
+                        ? ""
+                        : " " + Numbers.plain(asked.width().min()) + "% wide")
+                + (asked.slope() == Slope.UPRIGHT ? "" : " italic");
         found.add(Finding.at(
                 sheet,
                 use.declaration().start(),
@@ -167,6 +180,7 @@ final class Asked {
         fonts.uses().forEach(use -> weights.add(slot(use).weight().min()));
         List<Slot> slots = faces.stream().map(DeclaredFace::slot).toList();
         Set<Double> widths = new LinkedHashSet<>(List.of(100.0));
+        fonts.uses().forEach(use -> widths.add(slot(use).width().min()));
         slots.forEach(slot -> widths.add(slot.width().min()));
         Set<String> taken = new HashSet<>();
         for (double weight : weights) {

@@ -20,6 +20,7 @@ import java.util.Set;
  * @param families the stack, in order; empty for a rule that asks for a weight or style and names no family
  * @param subjects the last part of each of its selectors
  * @param weight what the rule says, if that is a number
+ * @param width in percent of the normal one, if the rule says a number or a keyword
  * @param declaration what names the family, or else what asks for the weight or style
  */
 record FontUse(
@@ -28,7 +29,8 @@ record FontUse(
         List<Name> families,
         List<String> subjects,
         Optional<Double> weight,
-        Optional<Slope> slope) {
+        Optional<Slope> slope,
+        Optional<Double> width) {
     private static final Set<String> RELATIVE_SIZES = Set.of("smaller", "larger");
 
     /** Elements that browsers set in bold, and in italic, unasked (HTML, "Rendering"). */
@@ -46,7 +48,8 @@ record FontUse(
                 subjects,
                 weight(rule, before).or(() -> unasked(subjects, BOLD, 700.0, weightIsSet(rule) || !before.isEmpty())),
                 slope(rule, before)
-                        .or(() -> unasked(subjects, ITALIC, Slope.ITALIC, slopeIsSet(rule) || !before.isEmpty())));
+                        .or(() -> unasked(subjects, ITALIC, Slope.ITALIC, slopeIsSet(rule) || !before.isEmpty())),
+                width(rule, before));
     }
 
     static Optional<FontUse> withoutFamily(StyleSheet sheet, QualifiedRule rule) {
@@ -55,7 +58,8 @@ record FontUse(
         return rule.declaration("font-weight")
                 .filter(declaration -> weight.isPresent())
                 .or(() -> rule.declaration("font-style").filter(declaration -> slope.isPresent()))
-                .map(declaration -> new FontUse(rule, declaration, List.of(), subjects(sheet, rule), weight, slope));
+                .map(declaration -> new FontUse(
+                        rule, declaration, List.of(), subjects(sheet, rule), weight, slope, width(rule, List.of())));
     }
 
     /** Whether the rule says something of the weight that is no number, such as {@code bolder}. */
@@ -141,6 +145,23 @@ record FontUse(
             }
         }
         return value.size() == 1 && value.get(0).isIdent("normal") ? Optional.of(Slope.UPRIGHT) : Optional.empty();
+    }
+
+    private static Optional<Double> width(QualifiedRule rule, List<Token> before) {
+        Optional<Declaration> own = rule.declaration("font-stretch").or(() -> rule.declaration("font-width"));
+        for (Token token : own.map(Declaration::value).orElse(before)) {
+            if (own.isPresent() && token.is(Kind.PERCENTAGE)) {
+                return Optional.of(token.number());
+            }
+            if (token.is(Kind.IDENT) && !token.isIdent("normal")) {
+                Optional<Double> named =
+                        Optional.ofNullable(Keywords.WIDTHS.get(token.value().toLowerCase(Locale.ROOT)));
+                if (named.isPresent()) {
+                    return named;
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     private static <T> Optional<T> unasked(List<String> subjects, Set<String> elements, T value, boolean set) {

@@ -356,6 +356,24 @@ class ProofReaderTest {
     }
 
     @Test
+    void theWidthThatARuleAsksForCounts() {
+        String faces = "@font-face { font-family: Tarn; src: url(tarn.woff2); font-display: swap }\n";
+        String condensed =
+                faces.replace("tarn.", "tarn-c.").replace("; font-display", "; font-stretch: 75%; font-display");
+        for (String use : List.of("font: condensed 1em Tarn, serif", "font-family: Tarn, serif; font-width: 75%")) {
+            assertThat(ProofReader.read(faces + "p { " + use + " }\n", Reference.none())
+                            .findings())
+                    .extracting(Finding::message)
+                    .containsExactly(
+                            "“Tarn” is asked for in 400 75% wide, which no face supplies: browsers take Regular.");
+            assertThat(ProofReader.read(
+                                    faces + condensed + "b { font-weight: 400 } p { " + use + " }\n", Reference.none())
+                            .findings())
+                    .isEmpty();
+        }
+    }
+
+    @Test
     void ofTwoFilesForOneFaceNoneIsTakenOut() {
         String latin = "@font-face { font-family: Tarn; src: url(tarn-latin.woff2); font-display: swap }\n";
         String cyrillic = "@font-face { font-family: Tarn; src: url(tarn-cyrillic.woff2); font-display: swap }\n";
