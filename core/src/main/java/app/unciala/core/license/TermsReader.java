@@ -62,6 +62,10 @@ public final class TermsReader {
     private static final int LONGEST_QUOTE = 400;
     private static final int LONGEST_SENTENCE = 800;
     private static final int MOST_SENTENCES = 20_000;
+    /** So many characters after a word such as “until” a date may begin. */
+    private static final int FARTHEST_DATE = 40;
+
+    private static final int LONGEST_DATE = 30;
     private static final String NUMBER = "(\\d{1,3}(?:[,.'’  ]\\d{3})+|\\d{1,12})";
     private static final List<String> NUMBER_WORDS =
             List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten");
@@ -83,8 +87,13 @@ public final class TermsReader {
             Pattern.CASE_INSENSITIVE);
     private static final Pattern DOMAINS =
             words(COUNT + " (?:\\(\\d+\\) )?(?:registered |internet )?(?:web ?sites?|domains?|domain names?)");
-    private static final Pattern VIEWS = words(
-            "(?<![\\d.,])(?:(\\d{1,4}(?:\\.\\d{1,3})?) million|" + NUMBER + ") (?:monthly )?(?:page ?views|pageviews)");
+    private static final String AMOUNT = "(?<![\\d.,])(?:(\\d{1,4}(?:\\.\\d{1,3})?) million|" + NUMBER + ")";
+    private static final String PAGE_VIEWS = "(?:page ?views|pageviews)";
+    private static final List<Pattern> VIEWS = List.of(
+            words(AMOUNT + " (?:monthly )?" + PAGE_VIEWS),
+            words(PAGE_VIEWS
+                    + "[^\\d.;]{0,60}?(?:limited|restricted|capped|exceed|exceeding|up|at most|more than|maximum)"
+                    + "(?: (?:to|at|of))? " + AMOUNT));
     private static final Pattern NOTICE =
             words("(\\d{1,4}) (?:calendar )?days['’]? (?:prior |advance )?(?:written )?notice");
     private static final Pattern RENEWS =
@@ -144,16 +153,11 @@ public final class TermsReader {
         });
         first(ORDER, sentence).ifPresent(order -> propose(Term.PROOF, order, quote));
         first(DOMAINS, sentence).map(TermsReader::counted).ifPresent(count -> propose(Term.DOMAIN_LIMIT, count, quote));
-        Matcher views = VIEWS.matcher(sentence);
-        if (views.find()) {
-            String number = views.group(1) == null
-                    ? digits(views.group(2))
-                    : new BigDecimal(views.group(1))
-                            .movePointRight(6)
-                            .toBigInteger()
-                            .toString();
-            propose(Term.PAGE_VIEW_LIMIT, number, quote);
-        }
+        VIEWS.stream()
+                .map(pattern -> pattern.matcher(sentence))
+                .filter(Matcher::find)
+                .findFirst()
+                .ifPresent(views -> propose(Term.PAGE_VIEW_LIMIT, amount(views), quote));
         first(NOTICE, sentence).ifPresent(days -> propose(Term.NOTICE_DAYS, days, quote));
         if (RENEWS.matcher(sentence).find() && !NEGATIVE.matcher(sentence).find()) {
             propose(Term.RENEWS, "true", quote);
@@ -162,6 +166,16 @@ public final class TermsReader {
         names(sentence, quote);
         date(BEGINS, sentence).ifPresent(day -> propose(Term.BEGINS, day.toString(), quote));
         date(ENDS, sentence).ifPresent(day -> propose(Term.ENDS, day.toString(), quote));
+    }
+
+    /** The number that a pattern with an amount found: so many millions, or as it is. */
+    private static String amount(Matcher found) {
+        return found.group(1) == null
+                ? digits(found.group(2))
+                : new BigDecimal(found.group(1))
+                        .movePointRight(6)
+                        .toBigInteger()
+                        .toString();
     }
 
     private void propose(Term term, String value, Quote quote) {
@@ -285,10 +299,11 @@ public final class TermsReader {
     private static Optional<LocalDate> date(Pattern before, String sentence) {
         Matcher matcher = before.matcher(sentence);
         while (matcher.find()) {
-            String after = sentence.substring(matcher.end());
+            String after = sentence.substring(
+                    matcher.end(), Math.min(sentence.length(), matcher.end() + FARTHEST_DATE + LONGEST_DATE));
             for (Pattern written : DATES) {
                 Matcher date = written.matcher(after);
-                if (date.find() && date.start() <= 40) {
+                if (date.find() && date.start() <= FARTHEST_DATE) {
                     return day(date);
                 }
             }
