@@ -1,18 +1,19 @@
 package app.unciala.core.check;
 
+import static app.unciala.core.testing.SamplePacks.REGULAR;
+import static app.unciala.core.testing.SamplePacks.face;
+import static app.unciala.core.testing.SamplePacks.request;
+import static app.unciala.core.testing.SamplePacks.role;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
 import app.unciala.core.css.cascade.Viewport;
 import app.unciala.core.pack.FileNames;
 import app.unciala.core.pack.OutputShape;
 import app.unciala.core.pack.Pack;
-import app.unciala.core.pack.PackRequest;
-import app.unciala.core.pack.PackRequest.Checklist;
 import app.unciala.core.pack.PackRequest.Face;
+import app.unciala.core.pack.PackRequest.Notice;
 import app.unciala.core.pack.PackRequest.Role;
-import app.unciala.core.pack.PackRequest.Setting;
 import app.unciala.core.pack.PackWriter;
 import app.unciala.core.pack.Placement;
 import app.unciala.core.page.AskedRole;
@@ -23,16 +24,12 @@ import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.RoleShown;
 import app.unciala.core.page.Run;
 import app.unciala.core.page.TriedSheet;
-import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slope;
-import app.unciala.font.face.Slot;
 import app.unciala.testing.RealFonts;
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -104,39 +101,9 @@ class TriedPackTest {
     }
 
     private static Pack pack(OutputShape shape, Placement placement) {
-        String family = "Tärnow “X”";
-        Slot regular = Slot.of(400, 100, Slope.UPRIGHT);
-        Face face = new Face(
-                family,
-                regular,
-                "5ec0",
-                new TreeMap<>(Map.of(FontFormat.WOFF2, RealFonts.small())),
-                Optional.empty(),
-                "The license",
-                List.of(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
-        return PackWriter.write(new PackRequest(
-                "Client",
-                List.of("client.example"),
-                LocalDate.of(2030, 5, 10),
-                "1",
-                "",
-                Map.of(),
-                placement,
-                shape,
-                Checklist.NOTHING,
-                "",
-                List.of(
-                        new Role(TextRole.HEADINGS, family, regular, GenericFamily.SERIF, List.of(), Setting.none()),
-                        new Role(
-                                TextRole.RUNNING_TEXT,
-                                family,
-                                regular,
-                                GenericFamily.SERIF,
-                                List.of(),
-                                Setting.none())),
-                List.of(face)));
+        Face face = face("Tärnow “X”", REGULAR, new Notice("OFL.txt", "Copyright"), RealFonts.small());
+        List<Role> roles = List.of(
+                role(TextRole.HEADINGS, face.family(), REGULAR), role(TextRole.RUNNING_TEXT, face.family(), REGULAR));
+        return PackWriter.write(request(placement, shape, roles, List.of(face)));
     }
 }

@@ -1,7 +1,15 @@
 package app.unciala.core.pack;
 
+import static app.unciala.core.testing.SamplePacks.BOLD;
+import static app.unciala.core.testing.SamplePacks.REGULAR;
+import static app.unciala.core.testing.SamplePacks.face;
+import static app.unciala.core.testing.SamplePacks.faces;
+import static app.unciala.core.testing.SamplePacks.files;
+import static app.unciala.core.testing.SamplePacks.request;
+import static app.unciala.core.testing.SamplePacks.role;
+import static app.unciala.core.testing.SamplePacks.roles;
+import static app.unciala.core.testing.SamplePacks.text;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
 import app.unciala.core.css.GenericFamily;
@@ -9,8 +17,6 @@ import app.unciala.core.css.TextRole;
 import app.unciala.core.css.TextSetting;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.pack.Pack.Entry;
-import app.unciala.core.pack.PackRequest.Checklist;
-import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
 import app.unciala.core.pack.PackRequest.Role;
@@ -20,7 +26,6 @@ import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.core.proof.Finding;
 import app.unciala.core.proof.ProofReader;
 import app.unciala.core.proof.Reference;
-import app.unciala.font.FontFormat;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
@@ -28,23 +33,16 @@ import com.google.common.hash.Hashing;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 class PackWriterTest {
-    private static final Slot REGULAR = Slot.of(400, 100, Slope.UPRIGHT);
-    private static final Slot BOLD = Slot.of(700, 100, Slope.UPRIGHT);
     private static final Slot BLACK = Slot.of(900, 100, Slope.UPRIGHT);
     private static final Slot CONDENSED = Slot.of(500, 75, Slope.UPRIGHT);
     private static final List<String> NASTY = List.of(
@@ -107,7 +105,7 @@ class PackWriterTest {
                 "Harrow",
                 new Slot(new Range(100, 900), Range.of(100), Slope.UPRIGHT),
                 "",
-                files(),
+                files(new byte[] {1}),
                 Optional.of(new Range(0, 10)),
                 "",
                 List.of(),
@@ -349,55 +347,6 @@ class PackWriterTest {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "FOLDER     | url(\"../fonts/harrow-bold.woff2\") | fonts/harrow-bold.woff2",
-                "FLAT       | url(\"harrow-bold.woff2\") | harrow-bold.woff2",
-                "BASE_URL   | url(\"https://cdn.client.example/f/harrow-bold.woff2\") | fonts/harrow-bold.woff2",
-                "EXPRESSION | url(\"<%= asset 'harrow-bold.woff2' %>\") | fonts/harrow-bold.woff2",
-                "URL_PER_FILE | url(\"https://cdn.client.example/9/b.woff2\") | fonts/harrow-bold.woff2",
-                "INLINE     | url(\"data:font/woff2;base64,AQ==\") | fonts/harrow-bold.woff2"
-            })
-    void eachPlacementRefersToFilesInItsWay(Kind kind, String url, String path) {
-        Placement placement = new Placement(
-                kind,
-                "../fonts/",
-                "https://cdn.client.example/f",
-                "<%= asset '{file}' %>",
-                Map.of("harrow-bold.woff2", "https://cdn.client.example/9/b.woff2"),
-                new FileNames(FileNames.Rule.HYPHENS, false));
-        placement.check();
-
-        Pack pack = PackWriter.write(
-                request(placement, OutputShape.STYLE_SHEET, roles("Harrow"), List.of(face("Harrow", BOLD))));
-
-        assertThat(text(pack, "type.css")).contains("src: " + url + " format(\"woff2\");");
-        assertThat(pack.entries().get(0).path()).isEqualTo(path);
-        assertThat(text(pack, "specimen.html")).contains(kind == Kind.INLINE ? "data:font" : path);
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "FOLDER | ../assets/fonts | '' | href=\"/assets/fonts/harrow-bold.woff2\"",
-                "FOLDER | fonts | '' | href=\"fonts/harrow-bold.woff2\"",
-                "EXPRESSION | '' | {{ \"{file}\" }} | href='{{ \"harrow-bold.woff2\" }}'",
-                "EXPRESSION | '' | <?= a('{file}') ?> | href=\"<?= a('harrow-bold.woff2') ?>\""
-            })
-    void whatIsSeenFirstIsAskedForWhereThePageFindsIt(Kind kind, String folder, String expression, String href) {
-        Placement placement =
-                new Placement(kind, folder, "", expression, Map.of(), new FileNames(FileNames.Rule.HYPHENS, false));
-        PackRequest request = request(
-                placement,
-                OutputShape.STYLE_SHEET,
-                List.of(role(TextRole.HEADINGS, "Harrow", BOLD)),
-                List.of(face("Harrow", BOLD)));
-        assertThat(text(PackWriter.write(request), "instructions.html")).contains(Markup.escaped(href));
-    }
-
-    @ParameterizedTest
     @EnumSource(OutputShape.class)
     void eachShapeHasItsFile(OutputShape shape) {
         Pack pack = PackWriter.write(request(Placement.beside(), shape, roles("Harrow \"&\""), faces("Harrow \"&\"")));
@@ -418,107 +367,12 @@ class PackWriterTest {
         assertThat(text(pack, "instructions.html")).contains("<ol>").doesNotContain("Harrow \"&\"");
     }
 
-    @ParameterizedTest
-    @CsvSource({
-        "KEEP, Tärnow, Tärnow-Bold",
-        "HYPHENS, Tärnow, tarnow-bold",
-        "HYPHENS, Straße Łódź, strasse-lodz-bold",
-        "LETTERS_AND_DIGITS, Tärnow 3, tarnow3bold",
-        "HYPHENS, 日本, bold",
-        "KEEP, a/b:c*?, abc-Bold"
-    })
-    void filesAreNamedAsTheHostTakesThem(FileNames.Rule rule, String family, String stem) {
-        Placement placement = new Placement(Kind.FLAT, "", "", "", Map.of(), new FileNames(rule, false));
-
-        assertThat(PackWriter.fileNames(
-                        request(placement, OutputShape.STYLE_SHEET, List.of(), List.of(face(family, BOLD)))))
-                .containsExactly(stem + ".woff2");
-    }
-
-    @Test
-    void namesThatTheRuleMakesAlikeAreToldApart() {
-        Placement placement =
-                new Placement(Kind.FLAT, "", "", "", Map.of(), new FileNames(FileNames.Rule.LETTERS_AND_DIGITS, false));
-        List<Face> faces = List.of(face("Tar now", BOLD), face("Tärnow", BOLD), face("TARNOW", BOLD));
-
-        assertThat(PackWriter.fileNames(request(placement, OutputShape.STYLE_SHEET, List.of(), faces)))
-                .containsExactly("tarnowbold.woff2", "tarnowbold2.woff2", "tarnowbold3.woff2");
-    }
-
-    @Test
-    void addressesAreMatchedToFiles() {
-        List<String> files = List.of("harrow-bold.woff2", "harrow-bold-italic.woff2");
-        String pasted = """
-                https://cdn.client.example/1/Harrow-Bold.woff2
-
-                harrow-bold-italic.woff2 https://cdn.client.example/2/abc123
-                """;
-
-        assertThat(Placement.matched(pasted, files))
-                .isEqualTo(Map.of(
-                        "harrow-bold.woff2", "https://cdn.client.example/1/Harrow-Bold.woff2",
-                        "harrow-bold-italic.woff2", "https://cdn.client.example/2/abc123"));
-    }
-
-    @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "http://cdn.client.example/harrow-bold.woff2 | must begin with https",
-                "cdn.client.example/harrow-bold.woff2 | is no address",
-                "https://cdn.client.example/tern.woff2 | none of the files",
-                "https://cdn.client.example/a-harrow-bold-italic-x.woff2 | several files",
-                "harrow-bold.woff2 https://a.example/1;harrow-bold.woff2 https://a.example/2 | has its address already",
-                "harrow-bold.woff2 https://a.example/1;harrow-bold-italic.woff2 https://a.example/1 | another file"
-            })
-    void addressesThatFitNoFileAreRefused(String line) {
-        String[] parts = line.split(" \\| ");
-
-        assertThatThrownBy(() -> Placement.matched(
-                        parts[0].replace(';', '\n'), List.of("harrow-bold.woff2", "harrow-bold-italic.woff2")))
-                .isInstanceOf(IllegalArgumentException.class)
-                .hasMessageContaining(parts[1]);
-    }
-
-    @Test
-    void aPlacementThatCannotWorkIsRefused() {
-        FileNames names = new FileNames(FileNames.Rule.KEEP, false);
-        for (Placement wrong : List.of(
-                new Placement(Kind.EXPRESSION, "", "", "{{ asset }}", Map.of(), names),
-                new Placement(Kind.BASE_URL, "", "http://a.example/", "", Map.of(), names),
-                new Placement(Kind.BASE_URL, "", "fonts", "", Map.of(), names),
-                new Placement(Kind.FOLDER, "C:\\fonts", "", "", Map.of(), names),
-                new Placement(Kind.FOLDER, " ", "", "", Map.of(), names),
-                new Placement(Kind.URL_PER_FILE, "", "", "", Map.of("a", "a b"), names))) {
-            assertThatThrownBy(wrong::check).isInstanceOf(IllegalArgumentException.class);
-        }
-    }
-
     @Test
     void isTheSameForTheSameRequest() {
         PackRequest request = request(Placement.beside(), OutputShape.STYLE_SHEET, roles("Harrow"), faces("Harrow"));
 
         assertThat(PackWriter.write(request).zip())
                 .isEqualTo(PackWriter.write(request).zip());
-    }
-
-    private static String css(List<Role> roles, List<Face> faces) {
-        return text(PackWriter.write(request(Placement.beside(), OutputShape.STYLE_SHEET, roles, faces)), "type.css");
-    }
-
-    private static PackRequest request(Placement placement, OutputShape shape, List<Role> roles, List<Face> faces) {
-        return new PackRequest(
-                "Client",
-                List.of("client.example"),
-                LocalDate.of(2030, 5, 10),
-                "1",
-                "",
-                Map.of(),
-                placement,
-                shape,
-                Checklist.of("Let in <woff2>\n\n", "Take it back"),
-                "",
-                roles,
-                faces);
     }
 
     /** Faces of one family may say their copyright in other words; both texts go along, and each face names its own. */
@@ -553,45 +407,7 @@ class PackWriterTest {
                 .containsExactly(utf16);
     }
 
-    private static List<Role> roles(String family) {
-        return List.of(role(TextRole.HEADINGS, family, BOLD), role(TextRole.RUNNING_TEXT, family, REGULAR));
-    }
-
-    private static Role role(TextRole role, String family, Slot slot) {
-        return new Role(role, family, slot, GenericFamily.SERIF, List.of(), Setting.none());
-    }
-
-    private static List<Face> faces(String family) {
-        return List.of(face(family, REGULAR), face(family, BOLD));
-    }
-
-    private static Face face(String family, Slot slot) {
-        return face(family, slot, new Notice("OFL.txt", "Copyright"));
-    }
-
-    private static Face face(String family, Slot slot, Notice notice) {
-        return new Face(
-                family,
-                slot,
-                "5ec0",
-                files(),
-                Optional.empty(),
-                "The license",
-                List.of(notice),
-                Optional.empty(),
-                Optional.of(new Cut(90, 400)),
-                Optional.empty());
-    }
-
-    private static SortedMap<FontFormat, byte[]> files() {
-        return new TreeMap<>(Map.of(FontFormat.WOFF2, new byte[] {1}));
-    }
-
-    private static String text(Pack pack, String path) {
-        return pack.entries().stream()
-                .filter(entry -> entry.path().equals(path))
-                .map(entry -> new String(entry.bytes(), StandardCharsets.UTF_8))
-                .findFirst()
-                .orElseThrow();
+    private static String css(List<Role> roles, List<Face> faces) {
+        return text(PackWriter.write(request(Placement.beside(), OutputShape.STYLE_SHEET, roles, faces)), "type.css");
     }
 }
