@@ -85,6 +85,16 @@ class TriedPackTest {
     }
 
     @Test
+    void aLayerThatThePageDoesNotHaveLosesToRulesInNone() {
+        PageReading page = reader.read(PAGE);
+        TriedSheet sheet =
+                new TriedSheet("@layer theme.late { h2 { font-family: Courier } } b { color: red }", Map.of());
+        assertThat(reader.with(sheet, page).runs())
+                .extracting(run -> run.main().family())
+                .startsWith("Georgia");
+    }
+
+    @Test
     void aPackWithoutRulesIsNotTried() {
         assertThat(TriedPack.sheet(new Pack(List.of()), Placement.beside())).isEmpty();
     }

@@ -23,10 +23,10 @@ final class DeclaredValues {
      * One declaration, with all that the cascade sorts by.
      *
      * @param by nothing for a declaration in an attribute of the element
-     * @param layer the place of its layer among all layers
+     * @param place the place among all layers of a declaration that no selector brings
      * @param index its place among the declarations of its rule
      */
-    record DeclaredValue(Block block, Optional<Selected> by, int layer, long specificity, int index, Entry entry)
+    record DeclaredValue(Block block, Optional<Selected> by, int place, long specificity, int index, Entry entry)
             implements Comparable<DeclaredValue> {
         /** In ascending order of precedence (CSS Cascading 5, section 6.1). */
         @Override
@@ -34,9 +34,11 @@ final class DeclaredValues {
             if (level() != other.level()) {
                 return Integer.compare(level(), other.level());
             }
-            if (layer != other.layer) {
-                int layers = Integer.compare(layer, other.layer);
-                boolean reversed = entry.important() && layer != AFTER_ALL_LAYERS && other.layer != AFTER_ALL_LAYERS;
+            int layer = layer();
+            int otherLayer = other.layer();
+            if (layer != otherLayer) {
+                int layers = Integer.compare(layer, otherLayer);
+                boolean reversed = entry.important() && layer != AFTER_ALL_LAYERS && otherLayer != AFTER_ALL_LAYERS;
                 return reversed ? -layers : layers;
             }
             if (specificity != other.specificity) {
@@ -44,6 +46,11 @@ final class DeclaredValues {
             }
             int order = Integer.compare(block.order(), other.block.order());
             return order != 0 ? order : Integer.compare(index, other.index);
+        }
+
+        /** The place of its layer among all layers, which changes when more layers are named. */
+        int layer() {
+            return by.isPresent() ? block.layer().order() : place;
         }
 
         private int level() {
@@ -57,7 +64,7 @@ final class DeclaredValues {
 
         /** Whether another is of the same origin, or of the same layer too. */
         boolean isOfSame(DeclaredValue other, boolean originOnly) {
-            return block.origin() == other.block.origin() && (originOnly || layer == other.layer);
+            return block.origin() == other.block.origin() && (originOnly || layer() == other.layer());
         }
 
         Rule rule() {
@@ -77,7 +84,7 @@ final class DeclaredValues {
         addAll(
                 selected.block(),
                 Optional.of(selected),
-                selected.block().layer().order(),
+                AFTER_ALL_LAYERS,
                 selected.selector().specificity());
     }
 
@@ -92,10 +99,10 @@ final class DeclaredValues {
         order();
     }
 
-    private void addAll(Block block, Optional<Selected> by, int layer, long specificity) {
+    private void addAll(Block block, Optional<Selected> by, int place, long specificity) {
         for (int i = 0; i < block.entries().size(); i++) {
             Entry entry = block.entries().get(i);
-            DeclaredValue candidate = new DeclaredValue(block, by, layer, specificity, i, entry);
+            DeclaredValue candidate = new DeclaredValue(block, by, place, specificity, i, entry);
             if (entry.property() == null) {
                 custom.computeIfAbsent(entry.name(), any -> new ArrayList<>()).add(candidate);
             } else {
