@@ -154,7 +154,7 @@ function Run({ run, after, notes, picked, onPick }: RunProps) {
     <>
       <button type="button" className="checked-text" aria-pressed={picked} onClick={onPick} style={style}>
         {after !== null && main ? (
-          <mark className="changes" title={givenInWords(main)}>
+          <mark className="with-pack" title={givenInWords(main)}>
             {run.text}
           </mark>
         ) : isGivenOtherwise(run, notes) ? (
