@@ -22,6 +22,9 @@ export function partOf(flag: Flag): Part {
     case "WEB_USE_REFUSED":
     case "FORMAT_NOT_PERMITTED":
     case "CONVERTING_NOT_PERMITTED":
+    case "SUBSETTING_NOT_PERMITTED":
+    case "INLINING_NOT_PERMITTED":
+    case "THIRD_PARTY_NOT_PERMITTED":
     case "PAGE_VIEWS_OVER_LIMIT":
       return "rights";
     case "NOT_STATED":

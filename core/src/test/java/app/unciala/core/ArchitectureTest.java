@@ -52,4 +52,22 @@ class ArchitectureTest {
                 .resideInAPackage("..core.flag..")
                 .check(core);
     }
+
+    /** What a site delivers is put together as a question once; the decider is package-private, and has two callers. */
+    @Test
+    void licensesAreAskedInTwoPlaces() {
+        noClasses()
+                .that()
+                .haveSimpleNameNotStartingWith("Clearance")
+                .and()
+                .doNotHaveSimpleName("LicenseQuestions")
+                .and()
+                .doNotHaveSimpleName("LicenseDecider")
+                .and()
+                .doNotHaveSimpleName("Deciding")
+                .should()
+                .dependOnClassesThat()
+                .haveSimpleName("LicenseDecider")
+                .check(core);
+    }
 }

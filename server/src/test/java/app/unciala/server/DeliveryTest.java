@@ -1,5 +1,7 @@
 package app.unciala.server;
 
+import static app.unciala.server.testing.DeliveredSite.only;
+import static app.unciala.server.testing.DeliveredSite.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.font.FontFormat;
@@ -8,18 +10,14 @@ import app.unciala.font.file.FontFile;
 import app.unciala.font.file.FontReader;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
+import app.unciala.server.testing.DeliveredSite;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
 import app.unciala.testing.RealFonts;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -33,25 +31,23 @@ class DeliveryTest {
     private static Caller caller;
     private static String family;
     private static String site;
-    private static String license;
+    private static DeliveredSite delivered;
 
     @BeforeAll
     static void fill() {
         caller = SERVER.signIn();
         family = caller.hold("Penmarrow-Regular.ttf");
-        site = caller.site("Tarn Bakery", "tarn.example", family, 400);
-        Map<String, Object> terms = new LinkedHashMap<>(Samples.license(family, "tarn.example"));
-        terms.put("converting", "GRANTED");
-        terms.put("cutting", "GRANTED");
-        license = caller.send("POST", "/api/licenses", terms).json().get("id").asString();
+        delivered = DeliveredSite.of(caller, "Tarn Bakery", "tarn.example", family);
+        site = delivered.id();
     }
 
     @Test
     void aFaceIsCutToTheLanguagesAndWeighsWhatThePackHas() throws IOException {
-        deliver(Map.of("languages", List.of("en"), "words", "→", "browsers", "SOME_YEARS_BACK", "budget", 40_000));
+        delivered.deliver(
+                Map.of("languages", List.of("en"), "words", "→", "browsers", "SOME_YEARS_BACK", "budget", 40_000));
 
-        JsonNode weight = weight();
-        Map<String, byte[]> files = pack();
+        JsonNode weight = delivered.weight();
+        Map<String, byte[]> files = delivered.pack();
 
         byte[] woff2 = only(files, ".woff2");
         assertThat(weight.get("bytes").asLong()).isEqualTo(woff2.length);
@@ -67,22 +63,6 @@ class DeliveryTest {
                 .containsSubsequence("format(\"woff2\")", "format(\"woff\")", "button,\ninput");
         assertThat(text(files, "manifest.json"))
                 .contains("\"cut\":{\"kept\":" + face.get("kept").asInt());
-    }
-
-    @Test
-    void whatTheLicenseDoesNotAllowIsLeftUndoneAndSaid() throws IOException {
-        deliver(Map.of("languages", List.of("en")));
-        cutting("NOT_STATED");
-        try {
-            JsonNode face = weight().get("faces").get(0);
-            assertThat(face.get("kept").isNull()).isTrue();
-            assertThat(face.get("undone").get(0).asString())
-                    .isEqualTo("Penmarrow Regular: not cut, as its license does not say that it may be");
-            Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
-            assertThat(made.text()).contains("Penmarrow Regular: not cut");
-        } finally {
-            cutting("GRANTED");
-        }
     }
 
     @Test
@@ -118,7 +98,7 @@ class DeliveryTest {
                             .get(family)
                             .asString())
                     .isEqualTo("TarnText");
-            Map<String, byte[]> files = pack();
+            Map<String, byte[]> files = delivered.pack();
             assertThat(files.keySet().stream()
                             .filter(path -> path.startsWith("fonts/"))
                             .map(path -> path.replaceAll(".*\\.", "")))
@@ -155,7 +135,7 @@ class DeliveryTest {
 
     @Test
     void truetypeOutlinesAreLeftOutForAnOtfAndCffOutlinesBecomeTruetypeForATtf() throws IOException {
-        deliver(Map.of("formats", List.of("OTF")));
+        delivered.deliver(Map.of("formats", List.of("OTF")));
         Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
         assertThat(made.status()).isEqualTo(409);
         assertThat(made.text()).contains("Penmarrow Regular: no OpenType CFF, as its outlines are those of TrueType");
@@ -175,7 +155,7 @@ class DeliveryTest {
                         "delivery",
                         Map.of("browsers", "LEGACY")));
         try {
-            Map<String, byte[]> files = pack();
+            Map<String, byte[]> files = delivered.pack();
             FontFile truetype = FontReader.read(only(files, ".ttf"));
             assertThat(truetype.format()).isEqualTo(FontFormat.TTF);
             assertThat(Likeness.of(
@@ -190,23 +170,6 @@ class DeliveryTest {
                             "roles",
                             List.of(Samples.role("RUNNING_TEXT", family, List.of(Samples.face(400, "upright"))))));
         }
-    }
-
-    @Test
-    void aFaceIsNotPutIntoTheStyleSheetUnlessItsLicensesAllowThat() throws IOException {
-        Map<String, Object> inline = Map.of("kind", "INLINE");
-        deliver(inline);
-        for (String said : List.of("REFUSED", "NOT_STATED")) {
-            caller.edit("/api/licenses/" + license, "terms", Map.of("inlining", said));
-            Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
-            assertThat(made.status()).isEqualTo(409);
-            assertThat(made.text())
-                    .contains("Penmarrow Regular: not put into the style sheet, as its license "
-                            + (said.equals("REFUSED") ? "refuses it" : "does not say that it may be"));
-        }
-        caller.edit("/api/licenses/" + license, "terms", Map.of("inlining", "GRANTED"));
-        deliver(inline);
-        assertThat(text(pack(), "type.css")).contains("data:font/woff2;base64,");
     }
 
     @Test
@@ -236,10 +199,11 @@ class DeliveryTest {
 
     @Test
     void aStandInIsToldWithTheWeightWhereTheSiteHasThem() {
-        deliver(Map.of("standIns", false));
-        assertThat(weight().get("faces").get(0).get("standIn").asString()).isEmpty();
-        deliver(Map.of("standIns", true));
-        JsonNode face = weight().get("faces").get(0);
+        delivered.deliver(Map.of("standIns", false));
+        assertThat(delivered.weight().get("faces").get(0).get("standIn").asString())
+                .isEmpty();
+        delivered.deliver(Map.of("standIns", true));
+        JsonNode face = delivered.weight().get("faces").get(0);
         assertThat(face.get("standIn").asString()).contains("font-family: \"stand-in\"", "size-adjust: ");
         assertThat(caller.get(address(face)).status()).isEqualTo(200);
     }
@@ -268,7 +232,7 @@ class DeliveryTest {
                 .json()
                 .get("faces")
                 .get(0);
-        Map<String, byte[]> files = pack();
+        Map<String, byte[]> files = delivered.pack();
 
         assertThat(files.keySet().stream()
                         .filter(path -> path.endsWith(".woff2"))
@@ -321,7 +285,7 @@ class DeliveryTest {
                         .asString()))
                 .containsExactly("RUNNING_TEXT", "Pull quote");
 
-        assertThat(text(pack(), "type.css"))
+        assertThat(text(delivered.pack(), "type.css"))
                 .contains("\n.type-pull-quote {\n  font-family: var(--type-pull-quote);", "  word-spacing: 0.1em;");
         JsonNode rows = caller.get("/api/sites/" + site + "/comparison").json();
         assertThat(rows.valueStream().map(row -> row.get("role").asString())).contains("Pull quote");
@@ -353,21 +317,27 @@ class DeliveryTest {
 
     @Test
     void charactersThatALanguageNeedsAndAFaceLacksAreNamed() {
-        deliver(Map.of("languages", List.of("en", "el")));
+        delivered.deliver(Map.of("languages", List.of("en", "el")));
 
-        assertThat(weight().get("faces").get(0).get("undone").valueStream().map(JsonNode::asString))
+        assertThat(delivered
+                        .weight()
+                        .get("faces")
+                        .get(0)
+                        .get("undone")
+                        .valueStream()
+                        .map(JsonNode::asString))
                 .singleElement()
                 .asString()
                 .matches("Penmarrow Regular: lacks \\d+ characters of Greek: .*Α Β Γ.*");
-        assertThat(kinds()).contains("LANGUAGE_NOT_COVERED");
-        deliver(Map.of("languages", List.of("en-GB")));
-        assertThat(kinds()).doesNotContain("LANGUAGE_NOT_COVERED");
+        assertThat(delivered.kinds()).contains("LANGUAGE_NOT_COVERED");
+        delivered.deliver(Map.of("languages", List.of("en-GB")));
+        assertThat(delivered.kinds()).doesNotContain("LANGUAGE_NOT_COVERED");
     }
 
     @Test
     void eachFileGetsTheAddressThatWasPastedForIt() throws IOException {
-        deliver(Map.of("kind", "URL_PER_FILE", "names", "LETTERS_AND_DIGITS", "digest", false));
-        Map<String, byte[]> before = pack();
+        delivered.deliver(Map.of("kind", "URL_PER_FILE", "names", "LETTERS_AND_DIGITS", "digest", false));
+        Map<String, byte[]> before = delivered.pack();
         assertThat(text(before, "type.css")).contains("url(\"penmarrowregular.woff2\")");
         assertThat(text(before, "instructions.html")).contains("Paste the address of each file");
 
@@ -380,7 +350,7 @@ class DeliveryTest {
                         "/api/sites/" + site + "/urls",
                         Map.of("text", "https://cdn.tarn.example/a1/penmarrowregular.woff2"))
                 .json();
-        deliver(Map.of(
+        delivered.deliver(Map.of(
                 "kind",
                 "URL_PER_FILE",
                 "names",
@@ -392,12 +362,13 @@ class DeliveryTest {
                         "penmarrowregular.woff2",
                         urls.get("penmarrowregular.woff2").asString())));
 
-        assertThat(text(pack(), "type.css")).contains("url(\"https://cdn.tarn.example/a1/penmarrowregular.woff2\")");
+        assertThat(text(delivered.pack(), "type.css"))
+                .contains("url(\"https://cdn.tarn.example/a1/penmarrowregular.woff2\")");
     }
 
     @Test
     void aPackIsPlacedOnADayAndDueAgainWhenItsDeliveryChanges() {
-        deliver(Map.of("folder", "fonts"));
+        delivered.deliver(Map.of("folder", "fonts"));
         String pack = caller.send("POST", "/api/sites/" + site + "/packs", Map.of())
                 .json()
                 .get("id")
@@ -406,7 +377,7 @@ class DeliveryTest {
         assertThat(placed.json().get("placedOn").asString()).isEqualTo("2030-05-10");
         assertThat(placed.json().get("changedSince")).isEmpty();
 
-        deliver(Map.of("folder", "assets/type"));
+        delivered.deliver(Map.of("folder", "assets/type"));
         assertThat(caller.get("/api/packs/" + pack)
                         .json()
                         .get("changedSince")
@@ -422,7 +393,7 @@ class DeliveryTest {
 
     @Test
     void theChecklistOfAPackIsTicked() throws IOException {
-        deliver(Map.of("before", "Let in the type woff2\n\n", "after", "Take it back"));
+        delivered.deliver(Map.of("before", "Let in the type woff2\n\n", "after", "Take it back"));
         String pack = caller.send("POST", "/api/sites/" + site + "/packs", Map.of())
                 .json()
                 .get("id")
@@ -446,9 +417,9 @@ class DeliveryTest {
 
     @Test
     void aPackIsComparedWithTheOneBeforeIt() throws IOException {
-        deliver(Map.of("languages", List.of("en")));
-        pack();
-        deliver(Map.of("languages", List.of("en"), "browsers", "SOME_YEARS_BACK"));
+        delivered.deliver(Map.of("languages", List.of("en")));
+        delivered.pack();
+        delivered.deliver(Map.of("languages", List.of("en"), "browsers", "SOME_YEARS_BACK"));
         Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
 
         JsonNode difference = caller.get("/api/packs/" + made.json().get("id").asString() + "/changes")
@@ -465,33 +436,6 @@ class DeliveryTest {
     }
 
     @Test
-    void aPackIsMadeOfWhatIsNotAllowedOnlyWithAReasonAndStaysFlagged() throws IOException {
-        deliver(Map.of("languages", List.of("en"), "budget", 100));
-        serving("REFUSED");
-        try {
-            String packs = "/api/sites/" + site + "/packs";
-            assertThat(caller.send("POST", packs, Map.of("reason", "  ")).status())
-                    .isEqualTo(409);
-            assertThat(caller.send("POST", packs, Map.of("reason", "x".repeat(2001)))
-                            .status())
-                    .isEqualTo(422);
-
-            Answer made = caller.send("POST", packs, Map.of("reason", "agreed by phone"));
-
-            assertThat(made.json().get("anyway").asString()).isEqualTo("agreed by phone");
-            assertThat(text(files(made), "LICENSES.txt")).contains("delivered because: agreed by phone");
-            assertThat(kinds()).contains("DELIVERED_ANYWAY", "OVER_BUDGET");
-        } finally {
-            serving("GRANTED");
-        }
-        assertThat(kinds()).doesNotContain("DELIVERED_ANYWAY").contains("PACK_DUE");
-        pack();
-        assertThat(kinds()).doesNotContain("PACK_DUE");
-        deliver(Map.of("languages", List.of("en")));
-        assertThat(kinds()).contains("PACK_DUE").doesNotContain("OVER_BUDGET");
-    }
-
-    @Test
     void aDeliveryThatCannotWorkIsRefusedAtItsField() {
         for (Map.Entry<Map<String, Object>, String> wrong : Map.<Map<String, Object>, String>of(
                         Map.of("languages", List.of("xx-nowhere")), "delivery.languages",
@@ -499,17 +443,19 @@ class DeliveryTest {
                         Map.of("kind", "BASE_URL", "base", "http://a.example/"), "delivery.base",
                         Map.of("folder", "C:\\fonts"), "delivery.folder")
                 .entrySet()) {
-            Answer answer = put(wrong.getKey(), Map.of());
+            Answer answer = delivered.put(wrong.getKey(), Map.of());
             assertThat(answer.status()).isEqualTo(422);
             assertThat(answer.text()).contains(wrong.getValue());
         }
         for (String selector : List.of("h1 {", "a; b", "h1, ", "</style>", "a}b{")) {
-            assertThat(put(Map.of(), Map.of("selector", selector)).status()).isEqualTo(422);
+            assertThat(delivered.put(Map.of(), Map.of("selector", selector)).status())
+                    .isEqualTo(422);
         }
         for (String size : List.of("1px; color: red", "big", "calc(1px}", "-")) {
-            assertThat(put(Map.of(), Map.of("size", size)).status()).isEqualTo(422);
+            assertThat(delivered.put(Map.of(), Map.of("size", size)).status()).isEqualTo(422);
         }
-        assertThat(put(Map.of(), Map.of("selector", "main > p:first-of-type", "size", "clamp(1rem, 2vw, 2rem)"))
+        assertThat(delivered
+                        .put(Map.of(), Map.of("selector", "main > p:first-of-type", "size", "clamp(1rem, 2vw, 2rem)"))
                         .status())
                 .isEqualTo(200);
     }
@@ -517,7 +463,7 @@ class DeliveryTest {
     /** A job makes the same bytes as a request does, and records them in the name of who asked. */
     @Test
     void aPackIsMadeAwayFromTheRequestAndHowFarItIsCanBeAsked() {
-        deliver(Map.of());
+        delivered.deliver(Map.of());
         String making = "/api/sites/" + site + "/packs/making";
         JsonNode inRequest =
                 caller.send("POST", "/api/sites/" + site + "/packs", Map.of()).json();
@@ -549,84 +495,5 @@ class DeliveryTest {
         JsonNode ended = caller.waitFor(making, told -> !told.get("running").asBoolean());
         assertThat(ended.get("failure").asString()).startsWith("Nothing may go into a pack for Bare");
         assertThat(ended.get("packId").isNull()).isTrue();
-    }
-
-    private static JsonNode weight() {
-        Answer answer = caller.send(
-                "POST",
-                "/api/sites/" + site + "/weight",
-                Map.of("faces", List.of(Map.of("familyId", family, "slot", Samples.face(400, "upright")))));
-        assertThat(answer.status()).isEqualTo(200);
-        return answer.json();
-    }
-
-    private static void deliver(Map<String, Object> delivery) {
-        assertThat(put(delivery, Map.of()).status()).isEqualTo(200);
-    }
-
-    private static Answer put(Map<String, Object> delivery, Map<String, Object> setting) {
-        Map<String, Object> role = new LinkedHashMap<>(Map.of(
-                "role",
-                "RUNNING_TEXT",
-                "familyId",
-                family,
-                "generic",
-                "SERIF",
-                "faces",
-                List.of(Samples.face(400, "upright"))));
-        role.putAll(setting);
-        return caller.edit("/api/sites/" + site, "", Map.of("roles", List.of(role), "delivery", delivery));
-    }
-
-    private static void cutting(String clause) {
-        terms(Map.of("cutting", clause));
-    }
-
-    private static void serving(String clause) {
-        terms(Map.of("webUse", clause));
-    }
-
-    private static List<String> kinds() {
-        return caller.get("/api/flags?site=" + site)
-                .json()
-                .get("items")
-                .valueStream()
-                .map(flag -> flag.get("kind").asString())
-                .toList();
-    }
-
-    private static void terms(Map<String, Object> changed) {
-        assertThat(caller.edit("/api/licenses/" + license, "terms", changed).status())
-                .isEqualTo(200);
-    }
-
-    private static Map<String, byte[]> pack() throws IOException {
-        Answer made = caller.send("POST", "/api/sites/" + site + "/packs", Map.of());
-        assertThat(made.status()).as(made.text()).isEqualTo(201);
-        return files(made);
-    }
-
-    private static Map<String, byte[]> files(Answer made) throws IOException {
-        Map<String, byte[]> files = new TreeMap<>();
-        byte[] archive = caller.get("/api/packs/" + made.json().get("id").asString() + ".zip")
-                .bytes();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                files.put(entry.getName(), zip.readAllBytes());
-            }
-        }
-        return files;
-    }
-
-    private static byte[] only(Map<String, byte[]> files, String end) {
-        return files.entrySet().stream()
-                .filter(file -> file.getKey().endsWith(end))
-                .findFirst()
-                .orElseThrow()
-                .getValue();
-    }
-
-    private static String text(Map<String, byte[]> files, String path) {
-        return new String(files.get(path), StandardCharsets.UTF_8);
     }
 }

@@ -43,6 +43,9 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case WEB_USE_REFUSED -> name + " refuses use on web pages";
             case FORMAT_NOT_PERMITTED -> name + " does not permit WOFF2";
             case CONVERTING_NOT_PERMITTED -> name + " refuses converting, and no WOFF2 from the vendor is held";
+            case SUBSETTING_NOT_PERMITTED -> name + " refuses subsetting, and covers a part of a variable font only";
+            case INLINING_NOT_PERMITTED -> name + " refuses inlining, and fonts go inside a style sheet";
+            case THIRD_PARTY_NOT_PERMITTED -> name + " refuses third-party hosting, and fonts are hosted there";
             case NOT_STATED -> name + " leaves " + count(flags, "question", "questions") + " open";
             case EMBEDDING_DISAGREES -> name + ": the files themselves forbid embedding";
             case MARKED_FILE -> name + ": files say that they are not for general use";

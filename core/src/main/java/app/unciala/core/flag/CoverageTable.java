@@ -3,7 +3,7 @@ package app.unciala.core.flag;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.Verdict;
 import java.util.Collection;
 import java.util.HashMap;
@@ -74,7 +74,7 @@ public final class CoverageTable {
     }
 
     private Verdict verdict(License license, Site site) {
-        Verdict elsewhere = anywhere.computeIfAbsent(license.id(), id -> LicenseDecider.anywhere(license, serving));
+        Verdict elsewhere = anywhere.computeIfAbsent(license.id(), id -> LicenseQuestions.anywhere(license, serving));
         if (elsewhere == Verdict.REFUSED
                 || (license.where().any() && license.holder().isEmpty())) {
             return elsewhere;
@@ -85,7 +85,7 @@ public final class CoverageTable {
 
     private static Verdict onAllDomains(License license, Site site) {
         return site.places().stream()
-                .map(place -> LicenseDecider.there(license, place, site.clientId()))
+                .map(place -> LicenseQuestions.there(license, place, site.clientId()))
                 .reduce(Verdict::and)
                 .orElse(license.where().any() ? Verdict.ALLOWED : Verdict.NOT_STATED);
     }

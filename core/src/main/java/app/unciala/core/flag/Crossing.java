@@ -7,16 +7,13 @@ import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.flag.Snapshot.Family;
 import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
+import app.unciala.core.license.Clearance;
 import app.unciala.core.license.Decision;
-import app.unciala.core.license.FaceUse;
-import app.unciala.core.license.FaceUse.Place;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.SourceFile;
 import app.unciala.core.license.Verdict;
-import app.unciala.core.pack.PackBasis;
 import app.unciala.font.FontFormat;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,15 +23,10 @@ import java.util.Optional;
  *
  * @param held the files that fill the asked slot, of any format
  * @param substitute what a browser would show instead when nothing is held for the slot, if the family has any face
- * @param decisions the license decision for every domain of the site
+ * @param clearance what of it may go out
  */
 public record Crossing(
-        Site site,
-        Ask ask,
-        String familyName,
-        List<HeldFile> held,
-        Optional<Match> substitute,
-        Map<DomainName, Decision> decisions) {
+        Site site, Ask ask, String familyName, List<HeldFile> held, Optional<Match> substitute, Clearance clearance) {
 
     /** All crossings of a site, in the order in which it asks. */
     public static List<Crossing> of(Snapshot snapshot, Site site) {
@@ -55,15 +47,18 @@ public record Crossing(
                 ? FontMatching.match(
                         ask.slot(), family.files().stream().map(HeldFile::slot).toList())
                 : Optional.empty();
-        boolean converted = !held.isEmpty()
-                && held.stream().noneMatch(file -> file.format() == FontFormat.WOFF2 && !file.madeHere());
-        Map<DomainName, Decision> decisions = new LinkedHashMap<>();
-        for (Place place : site.places()) {
-            FaceUse use = FaceUse.serving(
-                    ask.familyId(), ask.slot(), FontFormat.WOFF2, converted, place, site.clientId(), snapshot.today());
-            decisions.put(place.host(), LicenseDecider.decide(snapshot.licensesCovering(ask.familyId()), use));
-        }
-        return new Crossing(site, ask, family.name(), held, substitute, decisions);
+        Clearance clearance = Clearance.of(
+                snapshot.licensesCovering(ask.familyId()),
+                ask.familyId(),
+                ask.slot(),
+                held.stream().map(Crossing::source).toList(),
+                new Clearance.Delivery(
+                        site.delivery().terms(site.places()), site.places(), site.clientId(), snapshot.today()));
+        return new Crossing(site, ask, family.name(), held, substitute, clearance);
+    }
+
+    private static SourceFile source(HeldFile file) {
+        return new SourceFile(file.id(), file.sha256(), file.format(), file.slot(), file.madeHere());
     }
 
     public boolean isHeld() {
@@ -72,15 +67,19 @@ public record Crossing(
 
     /** The file that a pack takes. */
     public Optional<HeldFile> taken() {
-        return held.stream().min(PackBasis.takenFirst(file -> file.format().key(), HeldFile::madeHere, HeldFile::id));
+        return clearance.source().flatMap(source -> held.stream()
+                .filter(file -> file.id().equals(source.id()))
+                .findFirst());
+    }
+
+    /** The license decision for every domain of the site. */
+    public Map<DomainName, Decision> decisions() {
+        return clearance.decisions();
     }
 
     /** What is decided on all domains of the site together; without any domain it is not stated. */
     public Verdict verdict() {
-        return decisions.values().stream()
-                .map(Decision::verdict)
-                .reduce(Verdict::and)
-                .orElse(Verdict.NOT_STATED);
+        return clearance.verdict();
     }
 
     /** Whether a license covers the face, wherever it may be used. */

@@ -6,7 +6,7 @@ import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.Site;
 import app.unciala.core.license.Act;
 import app.unciala.core.license.Clause;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.font.FontFormat;
@@ -79,7 +79,7 @@ final class FamilyFlags {
     }
 
     private static Flag webFormat(Snapshot snapshot, Family family, HeldFile source, Site site) {
-        boolean refused = LicenseDecider.converting(
+        boolean refused = LicenseQuestions.converting(
                                 snapshot.licensesCovering(family.id()), family.id(), source.slot(), snapshot.today())
                         .verdict()
                 == Verdict.REFUSED;

@@ -2,17 +2,14 @@ package app.unciala.core.flag;
 
 import app.unciala.core.check.ThirdParties.ThirdParty;
 import app.unciala.core.domain.DomainName;
-import app.unciala.core.license.Act;
 import app.unciala.core.license.Decision;
-import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.FaceUse.Place;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.page.PageFinding;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
 import java.time.LocalDate;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -107,16 +104,15 @@ public record LatestCheck(
                     .filter(known -> known.host().equals(host))
                     .findFirst()
                     .orElse(Place.live(host));
-            return familyId.map(family -> LicenseDecider.decide(
+            return familyId.map(family -> LicenseQuestions.shown(
                     snapshot.licensesCovering(family),
-                    new FaceUse(
-                            family,
-                            slot,
-                            fromOthers ? EnumSet.of(Act.SERVE, Act.THIRD_PARTY) : EnumSet.of(Act.SERVE),
-                            Optional.of(format),
-                            Optional.of(place),
-                            Optional.of(site.clientId()),
-                            snapshot.today())));
+                    family,
+                    slot,
+                    format,
+                    fromOthers,
+                    place,
+                    site.clientId(),
+                    snapshot.today()));
         }
     }
 }

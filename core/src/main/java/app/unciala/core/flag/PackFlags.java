@@ -2,18 +2,12 @@ package app.unciala.core.flag;
 
 import app.unciala.core.flag.Flag.Subject;
 import app.unciala.core.flag.Snapshot.Delivery;
-import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.core.flag.Snapshot.LatestPack;
 import app.unciala.core.flag.Snapshot.Site;
-import app.unciala.core.license.Act;
-import app.unciala.core.license.Decision.Reason;
-import app.unciala.core.license.FaceUse;
-import app.unciala.core.license.LicenseDecider;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackBasis.AskedFace;
 import app.unciala.core.sentence.Sentences;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -25,7 +19,7 @@ final class PackFlags {
 
     private PackFlags() {}
 
-    static Stream<Flag> of(Snapshot snapshot, Site site, List<Crossing> crossings) {
+    static Stream<Flag> of(Site site, List<Crossing> crossings) {
         Delivery delivery = site.delivery();
         return delivery.pack().stream().flatMap(pack -> {
             PackBasis now = basis(site, crossings);
@@ -34,7 +28,7 @@ final class PackFlags {
                             unasked(site, pack, now),
                             anyway(site, pack, now),
                             overBudget(site, pack),
-                            delivery.cut() ? Optional.<Flag>empty() : whole(snapshot, site, crossings))
+                            delivery.cut() ? Optional.<Flag>empty() : whole(site, crossings))
                     .flatMap(Optional::stream);
         });
     }
@@ -49,23 +43,12 @@ final class PackFlags {
     }
 
     private static AskedFace face(Crossing crossing) {
-        Verdict verdict = crossing.verdict();
-        return new AskedFace(
+        return AskedFace.of(
                 crossing.ask().role().label(),
                 crossing.ask().familyId(),
                 crossing.familyName(),
                 crossing.ask().slot(),
-                verdict,
-                verdict == Verdict.ALLOWED ? "" : whyNot(crossing),
-                crossing.taken().map(HeldFile::sha256));
-    }
-
-    private static String whyNot(Crossing crossing) {
-        return crossing.decisions().values().stream()
-                .flatMap(decision -> decision.against().stream())
-                .findFirst()
-                .map(Reason::text)
-                .orElse("the site has no domain to decide on");
+                crossing.clearance());
     }
 
     private static Optional<Flag> due(Site site, LatestPack pack, PackBasis now) {
@@ -133,13 +116,13 @@ final class PackFlags {
     }
 
     /** Fonts of many characters that are delivered whole, although no license refuses to cut them. */
-    private static Optional<Flag> whole(Snapshot snapshot, Site site, List<Crossing> crossings) {
+    private static Optional<Flag> whole(Site site, List<Crossing> crossings) {
         List<String> faces = crossings.stream()
                 .filter(crossing -> crossing.verdict() == Verdict.ALLOWED)
                 .flatMap(crossing -> crossing
                         .taken()
                         .filter(file -> file.codePoints() > MANY_CHARACTERS)
-                        .filter(file -> mayBeCut(snapshot, site, crossing))
+                        .filter(file -> crossing.clearance().subsetting().verdict() == Verdict.ALLOWED)
                         .map(file -> crossing.familyName() + " " + file.slot().label() + ": "
                                 + Sentences.count(file.codePoints(), "character", "characters"))
                         .stream())
@@ -153,23 +136,6 @@ final class PackFlags {
                         site.name() + " delivers whole fonts",
                         "Name the languages of the site: a font cut to their characters is a part of its bytes.",
                         faces.stream()));
-    }
-
-    private static boolean mayBeCut(Snapshot snapshot, Site site, Crossing crossing) {
-        return site.places().stream().allMatch(place -> {
-            FaceUse use = new FaceUse(
-                    crossing.ask().familyId(),
-                    crossing.ask().slot(),
-                    EnumSet.of(Act.SERVE, Act.CUT),
-                    Optional.empty(),
-                    Optional.of(place),
-                    Optional.of(site.clientId()),
-                    snapshot.today());
-            return LicenseDecider.decide(
-                                    snapshot.licensesCovering(crossing.ask().familyId()), use)
-                            .verdict()
-                    == Verdict.ALLOWED;
-        });
     }
 
     private static Flag flag(FlagKind kind, Site site, String title, String reason, Stream<String> evidence) {

@@ -30,7 +30,7 @@ final class SiteFlags {
                                         against(snapshot, crossing), embedding(crossing), notHeld(crossing))
                                 .flatMap(flags -> flags)),
                         languages(site, crossings),
-                        PackFlags.of(snapshot, site, crossings),
+                        PackFlags.of(site, crossings),
                         PageFlags.of(snapshot, site))
                 .flatMap(flags -> flags);
     }
@@ -136,8 +136,32 @@ final class SiteFlags {
                         subject,
                         family + on + ": converting not permitted",
                         license + ": " + reason.text() + ", and no WOFF2 from the vendor is held.");
-            case CUTTING, RENAMING, INLINING, THIRD_PARTY ->
-                throw new IllegalStateException("no site asks for " + reason.point());
+            case CUTTING ->
+                flag(
+                        FlagKind.SUBSETTING_NOT_PERMITTED,
+                        crossing,
+                        subject,
+                        family + on + ": subsetting not permitted",
+                        license + ": " + reason.text() + ", and it covers no more than a part of the variable font.");
+            case INLINING ->
+                flag(
+                        FlagKind.INLINING_NOT_PERMITTED,
+                        crossing,
+                        subject,
+                        family + on + ": inlining not permitted",
+                        license + ": " + reason.text() + ", and the site’s fonts go inside its style sheet.");
+            case THIRD_PARTY ->
+                flag(
+                        FlagKind.THIRD_PARTY_NOT_PERMITTED,
+                        crossing,
+                        subject,
+                        family + on + ": third-party hosting not permitted",
+                        license + ": " + reason.text() + ", and the site’s fonts are on "
+                                + Sentences.listed(crossing.site()
+                                        .delivery()
+                                        .thirdParties(crossing.site().places()))
+                                + ".");
+            case RENAMING -> throw new IllegalStateException("no site asks for " + reason.point());
         };
     }
 

@@ -1,10 +1,15 @@
 package app.unciala.core.flag;
 
 import app.unciala.core.css.TextRole;
+import app.unciala.core.license.Act;
 import app.unciala.core.license.Coverage;
+import app.unciala.core.license.DeliveryTerms;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
 import app.unciala.core.pack.PackBasis;
+import app.unciala.core.pack.Placement;
+import app.unciala.core.page.Addresses;
+import app.unciala.core.page.OwnHosts;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Embedding;
@@ -118,6 +123,9 @@ public final class Snapshot implements Scope.Links {
      * @param budget bytes of fonts that a page may have
      * @param cut whether fonts are cut to the characters of languages
      * @param languages the tags of the languages that the site's text is in, where they are named
+     * @param formats what the host takes, the one to be tried first first
+     * @param placement where the files go
+     * @param ownHosts the hosts that are the site's own besides those of its domains
      */
     public record Delivery(
             String roles,
@@ -125,12 +133,56 @@ public final class Snapshot implements Scope.Links {
             Optional<Long> budget,
             boolean cut,
             List<String> languages,
+            List<FontFormat> formats,
+            Placement placement,
+            OwnHosts ownHosts,
             Optional<LatestPack> pack) {
-        public static final Delivery UNKNOWN =
-                new Delivery("", "", Optional.empty(), true, List.of(), Optional.empty());
+        public static final Delivery UNKNOWN = new Delivery("", "", Optional.empty(), true, List.of());
+
+        /** WOFF 2 in a folder beside the style sheet. */
+        public Delivery(String roles, String described, Optional<Long> budget, boolean cut, List<String> languages) {
+            this(
+                    roles,
+                    described,
+                    budget,
+                    cut,
+                    languages,
+                    List.of(FontFormat.WOFF2),
+                    Placement.beside(),
+                    OwnHosts.OF_PAGE,
+                    Optional.empty());
+        }
 
         public Delivery with(LatestPack latest) {
-            return new Delivery(roles, described, budget, cut, languages, Optional.of(latest));
+            return new Delivery(
+                    roles, described, budget, cut, languages, formats, placement, ownHosts, Optional.of(latest));
+        }
+
+        public Delivery with(OwnHosts own) {
+            return new Delivery(roles, described, budget, cut, languages, formats, placement, own, pack);
+        }
+
+        public Delivery with(List<FontFormat> taken, Placement where) {
+            return new Delivery(roles, described, budget, cut, languages, taken, where, ownHosts, pack);
+        }
+
+        /** What licenses are asked about it, on pages of these hosts. */
+        DeliveryTerms terms(List<Place> places) {
+            Set<Act> acts = placement.kind() == Placement.Kind.INLINE
+                    ? Set.of(Act.INLINE)
+                    : thirdParties(places).isEmpty() ? Set.of() : Set.of(Act.THIRD_PARTY);
+            return new DeliveryTerms(formats, cut && !languages.isEmpty(), acts);
+        }
+
+        /** The third-party hosts that serve the files, for pages of these hosts. */
+        List<String> thirdParties(List<Place> places) {
+            List<String> pages =
+                    places.stream().map(place -> place.host().ascii()).toList();
+            return placement.addresses().stream()
+                    .map(Addresses::host)
+                    .filter(host -> !pages.isEmpty() && ownHosts.isThirdParty(host, pages))
+                    .distinct()
+                    .toList();
         }
     }
 
@@ -151,6 +203,10 @@ public final class Snapshot implements Scope.Links {
             return new Site(id, name, clientId, places, asks, delivery.with(pack), check);
         }
 
+        public Site with(OwnHosts own) {
+            return new Site(id, name, clientId, places, asks, delivery.with(own), check);
+        }
+
         public Site with(LatestCheck latest) {
             return new Site(id, name, clientId, places, asks, delivery, Optional.of(latest));
         }
@@ -165,18 +221,16 @@ public final class Snapshot implements Scope.Links {
             return asks.stream().anyMatch(ask -> ask.familyId().equals(familyId) && slot.standsFor(ask.slot()));
         }
 
+        /** The site as if it asked for these faces. */
+        public Site asking(List<Ask> faces) {
+            return new Site(id, name, clientId, places, faces, delivery, check);
+        }
+
         /** The site with only what it asks of these families. */
         public Site asking(Set<String> familyIds) {
-            return new Site(
-                    id,
-                    name,
-                    clientId,
-                    places,
-                    asks.stream()
-                            .filter(ask -> familyIds.contains(ask.familyId()))
-                            .toList(),
-                    delivery,
-                    check);
+            return asking(asks.stream()
+                    .filter(ask -> familyIds.contains(ask.familyId()))
+                    .toList());
         }
     }
 

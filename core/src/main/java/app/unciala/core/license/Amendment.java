@@ -38,8 +38,8 @@ public record Amendment(boolean family, List<DomainName> domains) {
         Amendment amendment = new Amendment(family, domains);
         License amended = amendment.appliedTo(license);
         boolean allowed = wish.places().stream()
-                .map(place -> FaceUse.servingAnyFace(Optional.of(place), Optional.of(wish.clientId()), wish.day()))
-                .allMatch(use -> LicenseDecider.decide(amended, use).verdict() == Verdict.ALLOWED);
+                .map(place -> LicenseQuestions.served(amended, place, wish.clientId(), wish.day()))
+                .allMatch(decision -> decision.verdict() == Verdict.ALLOWED);
         return allowed && (family || !domains.isEmpty()) ? Optional.of(amendment) : Optional.empty();
     }
 

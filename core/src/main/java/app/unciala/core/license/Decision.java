@@ -57,10 +57,10 @@ public record Decision(Verdict verdict, Optional<String> licenseId, List<Reason>
                 case PAGE_VIEWS -> "how many page views a month it permits";
                 case FORMAT -> "the formats in which files may be served";
                 case CONVERTING -> "converting to other formats";
-                case CUTTING -> "cutting files to the characters that are needed";
+                case CUTTING -> "subsetting";
                 case RENAMING -> "renaming";
-                case INLINING -> "embedding in a page or style sheet";
-                case THIRD_PARTY -> "serving through a third party";
+                case INLINING -> "inlining in a page or style sheet";
+                case THIRD_PARTY -> "third-party hosting";
             };
         }
     }

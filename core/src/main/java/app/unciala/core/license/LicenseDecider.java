@@ -6,7 +6,6 @@ import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License.Said;
 import app.unciala.core.sentence.Sentences;
 import app.unciala.font.FontFormat;
-import app.unciala.font.face.Slot;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -15,13 +14,14 @@ import java.util.Optional;
 
 /**
  * Decides whether any of the licenses allows a use. Of the answers to the points of one license the least favorable
- * holds; of several licenses the one with the most favorable answer decides.
+ * holds; of several licenses the one with the most favorable answer decides. It is asked by {@link Clearance} and
+ * {@link LicenseQuestions} only, so that each question is put together once.
  */
-public final class LicenseDecider {
+final class LicenseDecider {
     private LicenseDecider() {}
 
     /** The decision on one use of one face, by the best of the licenses that cover the face. */
-    public static Decision decide(List<License> licenses, FaceUse use) {
+    static Decision decide(List<License> licenses, FaceUse use) {
         return licenses.stream()
                 .filter(license -> license.isFor(use.familyId(), use.slot()))
                 .map(license -> decide(license, use))
@@ -34,24 +34,8 @@ public final class LicenseDecider {
                         List.of(new Reason(Point.COVERAGE, Verdict.REFUSED, "no license covers this face"))));
     }
 
-    /**
-     * Whether a file of a face may be converted to another format on a day, by the best of the licenses that cover it
-     * then; not stated when none does.
-     */
-    public static Reason converting(List<License> licenses, String familyId, Slot slot, LocalDate day) {
-        return licenses.stream()
-                .filter(license -> license.isFor(familyId, slot))
-                .filter(license -> !license.endedBy(day) && !license.notBegunOn(day))
-                .map(license -> {
-                    Reason reason = act(license, Act.CONVERT);
-                    return new Reason(reason.point(), reason.verdict(), license.name() + ": " + reason.text());
-                })
-                .min(Comparator.comparing(Reason::verdict).thenComparing(Reason::text))
-                .orElseGet(() -> new Reason(Point.CONVERTING, Verdict.NOT_STATED, "no license covers this face"));
-    }
-
     /** What one license says of a use of a face that it covers. */
-    public static Decision decide(License license, FaceUse use) {
+    static Decision decide(License license, FaceUse use) {
         List<Reason> reasons = new ArrayList<>();
         reasons.add(new Reason(Point.COVERAGE, Verdict.ALLOWED, "covered by " + license.name()));
         license.holder().ifPresent(holder -> reasons.add(holder(holder, use.clientId())));
@@ -66,30 +50,6 @@ public final class LicenseDecider {
                 reasons.stream().map(reason -> quoted(license, reason)).toList();
         Verdict verdict = quoted.stream().map(Reason::verdict).reduce(Verdict.ALLOWED, Verdict::and);
         return new Decision(verdict, Optional.of(license.id()), quoted);
-    }
-
-    /**
-     * What a license says of a place alone: whose site it is, and on which host. With what it says of the same use on
-     * any domain ({@link #anywhere}), this is its whole verdict.
-     */
-    public static Verdict there(License license, Place place, String clientId) {
-        if (license.holder()
-                .filter(holder -> !holder.clientId().equals(clientId))
-                .isPresent()) {
-            return Verdict.REFUSED;
-        }
-        return license.where().verdict(place.host(), place.staging());
-    }
-
-    /** What a license says of a use, but for whose site it is and on which host. */
-    public static Verdict anywhere(License license, FaceUse use) {
-        return decide(
-                        LicenseBuilder.builder(license)
-                                .holder(Optional.empty())
-                                .domains(PermittedDomains.anywhere())
-                                .build(),
-                        use)
-                .verdict();
     }
 
     private static Reason quoted(License license, Reason reason) {
@@ -132,7 +92,7 @@ public final class LicenseDecider {
     }
 
     /** What is said of an act, and by what, where the terms do not say it themselves. */
-    private static Reason act(License license, Act act) {
+    static Reason act(License license, Act act) {
         Said said = license.said(act);
         Reason reason = Reason.of(act.point(), said.clause(), act.point().question(Optional.empty()));
         if (said.clause() == Clause.NOT_STATED) {

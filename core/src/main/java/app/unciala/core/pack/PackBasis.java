@@ -1,15 +1,19 @@
 package app.unciala.core.pack;
 
+import app.unciala.core.license.Clearance;
+import app.unciala.core.license.Clearance.Answer;
+import app.unciala.core.license.Clearance.FormatAnswer;
+import app.unciala.core.license.SourceFile;
 import app.unciala.core.license.Verdict;
 import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slot;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * What a pack is made from: from equal bases equal packs are made.
@@ -26,6 +30,9 @@ public record PackBasis(
      * @param role the role's name
      * @param whyNot the first reason against it; empty where it is allowed
      * @param sha256 the file that it is made from, if one is held
+     * @param goesOut the slot that goes out, where it is known
+     * @param permissions what else is done with it where its licenses let it, such as {@code subsetting} or {@code WOFF},
+     *     with the answer; none are known of packs of earlier versions
      */
     public record AskedFace(
             String role,
@@ -34,7 +41,59 @@ public record PackBasis(
             Slot slot,
             Verdict verdict,
             String whyNot,
-            Optional<String> sha256) {
+            Optional<String> sha256,
+            Optional<Slot> goesOut,
+            Map<String, Answer> permissions) {
+        private static final String SUBSETTING = "subsetting";
+
+        public AskedFace {
+            permissions = new TreeMap<>(permissions);
+        }
+
+        /** A face of which no more is known. */
+        public AskedFace(
+                String role,
+                String familyId,
+                String familyName,
+                Slot slot,
+                Verdict verdict,
+                String whyNot,
+                Optional<String> sha256) {
+            this(role, familyId, familyName, slot, verdict, whyNot, sha256, Optional.empty(), Map.of());
+        }
+
+        /** A face with what may go out of it. */
+        public static AskedFace of(String role, String familyId, String familyName, Slot slot, Clearance clearance) {
+            Map<String, Answer> permissions = new TreeMap<>();
+            if (clearance.isSubsetWanted()) {
+                permissions.put(SUBSETTING, clearance.subsetting());
+            }
+            clearance
+                    .formats()
+                    .forEach(answer -> permissions.put(answer.format().label(), answer.answer()));
+            return new AskedFace(
+                    role,
+                    familyId,
+                    familyName,
+                    slot,
+                    clearance.verdict(),
+                    clearance.answer().why(),
+                    clearance.source().map(SourceFile::sha256),
+                    Optional.of(clearance.slot()),
+                    permissions(
+                            clearance.isSubsetWanted() ? Optional.of(clearance.subsetting()) : Optional.empty(),
+                            clearance.formats().stream()
+                                    .collect(Collectors.toMap(FormatAnswer::format, FormatAnswer::answer))));
+        }
+
+        /** What is done with a face where its licenses let it; {@code subsetting} where that is wanted. */
+        public static Map<String, Answer> permissions(Optional<Answer> subsetting, Map<FontFormat, Answer> formats) {
+            Map<String, Answer> permissions = new TreeMap<>();
+            subsetting.ifPresent(answer -> permissions.put(SUBSETTING, answer));
+            formats.forEach((format, answer) -> permissions.put(format.label(), answer));
+            return permissions;
+        }
+
         /** Whether a pack has it; {@code anyway} when it was made with what is not allowed. */
         public boolean isDelivered(boolean anyway) {
             return sha256.isPresent() && (anyway || verdict == Verdict.ALLOWED);
@@ -85,7 +144,7 @@ public record PackBasis(
         Map<String, AskedFace> before = byRole(faces);
         byRole(now.faces).forEach((key, face) -> Optional.ofNullable(before.get(key))
                 .ifPresentOrElse(
-                        old -> difference(old, face).ifPresent(changes::add),
+                        old -> changes.addAll(differences(old, face)),
                         () -> changes.add(face.role() + " asks for " + face.name() + " by now.")));
         return changes;
     }
@@ -98,34 +157,44 @@ public record PackBasis(
                 .toList();
     }
 
-    private static Optional<String> difference(AskedFace before, AskedFace after) {
+    private static List<String> differences(AskedFace before, AskedFace after) {
         if (before.verdict() != after.verdict()) {
-            return Optional.of(
-                    switch (after.verdict()) {
-                        case ALLOWED -> after.name() + " is allowed by now.";
-                        case REFUSED -> after.name() + " is no longer allowed: " + after.whyNot() + ".";
-                        case NOT_STATED ->
-                            after.name() + ": whether it may be used is no longer stated: " + after.whyNot() + ".";
-                    });
+            return List.of(turned(after.name(), new Answer(after.verdict(), after.whyNot())));
         }
         if (!before.familyName().equals(after.familyName())) {
-            return Optional.of(before.familyName() + " is called " + after.familyName() + " by now.");
+            return List.of(before.familyName() + " is called " + after.familyName() + " by now.");
         }
         if (before.sha256().isEmpty() != after.sha256().isEmpty()) {
-            return Optional.of(
-                    after.name() + (after.sha256().isEmpty() ? " is not held any more." : " is held by now."));
+            return List.of(after.name() + (after.sha256().isEmpty() ? " is not held any more." : " is held by now."));
         }
-        return before.sha256().equals(after.sha256())
-                ? Optional.empty()
-                : Optional.of("Another file is held for " + after.name() + " by now.");
+        if (!before.sha256().equals(after.sha256())) {
+            return List.of("Another file is held for " + after.name() + " by now.");
+        }
+        List<String> changes = new ArrayList<>();
+        after.permissions().forEach((what, answer) -> {
+            Verdict was = Optional.ofNullable(before.permissions().get(what))
+                    .map(Answer::verdict)
+                    .orElse(answer.verdict());
+            if (was != answer.verdict() && (was == Verdict.ALLOWED || answer.verdict() == Verdict.ALLOWED)) {
+                changes.add(turned(
+                        what.equals(AskedFace.SUBSETTING) ? "Subsetting " + after.name() : after.name() + " as " + what,
+                        answer));
+            }
+        });
+        if (before.goesOut().isPresent() && !before.goesOut().equals(after.goesOut())) {
+            after.goesOut()
+                    .ifPresent(slot -> changes.add(after.familyName() + " goes out as " + slot.label()
+                            + " by now, as far as its licenses cover it."));
+        }
+        return changes;
     }
 
-    /** The order in which files of one face are taken: the vendor's own WOFF 2, one made here, any to make it from. */
-    public static <T> Comparator<T> takenFirst(
-            Function<T, String> format, Function<T, Boolean> madeHere, Function<T, String> id) {
-        return Comparator.comparing((T file) -> !format.apply(file).equals(FontFormat.WOFF2.key()))
-                .thenComparing(madeHere)
-                .thenComparing(id);
+    private static String turned(String what, Answer now) {
+        return switch (now.verdict()) {
+            case ALLOWED -> what + " is allowed by now.";
+            case REFUSED -> what + " is no longer allowed: " + now.why() + ".";
+            case NOT_STATED -> what + ": whether it may be used is no longer stated: " + now.why() + ".";
+        };
     }
 
     private static Map<String, AskedFace> byRole(List<AskedFace> faces) {

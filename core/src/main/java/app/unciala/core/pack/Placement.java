@@ -93,6 +93,16 @@ public record Placement(
         };
     }
 
+    /** The addresses that say which hosts serve the files; none where files are beside the style sheet or in it. */
+    public List<String> addresses() {
+        return switch (kind) {
+            case BASE_URL -> List.of(base.strip());
+            case URL_PER_FILE -> urls.values().stream().sorted().toList();
+            case EXPRESSION -> List.of(expression.strip().replace(NAME, ""));
+            case FOLDER, FLAT, INLINE -> List.of();
+        };
+    }
+
     /** Of the files of a pack, those whose address is not known yet. */
     public List<String> withoutUrl(List<String> fileNames) {
         return kind == Kind.URL_PER_FILE

@@ -45,7 +45,7 @@ class PackFlagsTest {
     private Clause cutting = Clause.GRANTED;
     private int codePoints = 2000;
     private Optional<Set<String>> covered = Optional.empty();
-    private Delivery delivery = new Delivery("roles", "delivery", Optional.empty(), true, List.of(), Optional.empty());
+    private Delivery delivery = new Delivery("roles", "delivery", Optional.empty(), true, List.of());
 
     @Test
     void aPackThatWouldBeMadeAgainIsNotFlagged() {
@@ -58,7 +58,7 @@ class PackFlagsTest {
         Flag due = only(flags(pack()), FlagKind.PACK_DUE);
         assertThat(due.reason()).isEqualTo("The pack placed on May 3, 2030 is not what would be made today.");
         assertThat(due.evidence()).containsExactly("Running text asks for Harrow Regular by now.");
-        delivery = new Delivery("roles", "otherwise", Optional.empty(), true, List.of(), Optional.empty());
+        delivery = new Delivery("roles", "otherwise", Optional.empty(), true, List.of());
         assertThat(only(flags(pack(DELIVERED)), FlagKind.PACK_DUE).evidence()).hasSize(1);
     }
 
@@ -90,7 +90,7 @@ class PackFlagsTest {
 
     @Test
     void theBudgetIsOverFromTheFirstByte() {
-        delivery = new Delivery("roles", "delivery", Optional.of(40_000L), true, List.of(), Optional.empty());
+        delivery = new Delivery("roles", "delivery", Optional.of(40_000L), true, List.of());
         assertThat(flags(pack(40_000, DELIVERED))).isEmpty();
         assertThat(only(flags(pack(40_001, DELIVERED)), FlagKind.OVER_BUDGET).reason())
                 .contains("has 40 kB of fonts, and 40 kB are allowed for");
@@ -98,7 +98,7 @@ class PackFlagsTest {
 
     @Test
     void aWholeFontOfManyCharactersIsFlaggedWhereItMayBeCut() {
-        delivery = new Delivery("roles", "delivery", Optional.empty(), false, List.of(), Optional.empty());
+        delivery = new Delivery("roles", "delivery", Optional.empty(), false, List.of());
         assertThat(only(flags(pack(DELIVERED)), FlagKind.WHOLE_FACES).evidence())
                 .containsExactly("Harrow Regular: 2,000 characters");
         codePoints = 500;
@@ -110,8 +110,7 @@ class PackFlagsTest {
 
     @Test
     void aLanguageThatAChosenFaceLacksCharactersOfIsFlaggedOnceForItsFamily() {
-        delivery = new Delivery(
-                "roles", "delivery", Optional.empty(), true, List.of("en", "pt-BR", "el", "uk"), Optional.empty());
+        delivery = new Delivery("roles", "delivery", Optional.empty(), true, List.of("en", "pt-BR", "el", "uk"));
         assertThat(flags(pack(DELIVERED)))
                 .as("a file that was not read for its languages")
                 .isEmpty();

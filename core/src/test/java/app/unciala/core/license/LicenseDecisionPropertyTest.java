@@ -124,9 +124,9 @@ class LicenseDecisionPropertyTest {
             if (use.place().isPresent()
                     && use.clientId().isPresent()
                     && use.acts().stream().anyMatch(Act::publishes)) {
-                Verdict there = LicenseDecider.there(
+                Verdict there = LicenseQuestions.there(
                         license, use.place().get(), use.clientId().get());
-                assertThat(LicenseDecider.anywhere(license, use).and(there))
+                assertThat(LicenseQuestions.anywhere(license, use).and(there))
                         .isEqualTo(LicenseDecider.decide(license, use).verdict());
             }
         }
@@ -166,7 +166,7 @@ class LicenseDecisionPropertyTest {
     void ofConvertingIsThatOfTheBestLicenseInForce() {
         for (int i = 0; i < CASES / 4; i++) {
             List<License> licenses = List.of(license("a"), license("b"), license("c"));
-            Reason reason = LicenseDecider.converting(licenses, "f", REGULAR, DAY);
+            Reason reason = LicenseQuestions.converting(licenses, "f", REGULAR, DAY);
             Optional<Verdict> best = licenses.stream()
                     .filter(license -> !license.endedBy(DAY) && !license.notBegunOn(DAY))
                     .filter(license -> license.covers().stream().anyMatch(covered -> covered.covers("f", REGULAR)))

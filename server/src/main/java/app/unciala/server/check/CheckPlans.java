@@ -1,11 +1,16 @@
 package app.unciala.server.check;
 
 import app.unciala.core.fetch.FetchRules;
+import app.unciala.core.flag.Scope;
+import app.unciala.core.page.OwnHosts;
 import app.unciala.server.check.CheckPlan.Connection;
 import app.unciala.server.check.CheckPlan.SignIn;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.OwnHostsOfSites;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Parts;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import java.net.InetSocketAddress;
@@ -13,30 +18,34 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What is checked of each site, and what may be connected to for it. */
 @Service
-public class CheckPlans {
+public class CheckPlans implements OwnHostsOfSites {
     private final CheckPlanRepository plans;
     private final SiteService sites;
     private final PrivateHosts privateHosts;
     private final Secrets secrets;
     private final HistoryService history;
+    private final Changes changes;
 
     CheckPlans(
             CheckPlanRepository plans,
             SiteService sites,
             PrivateHosts privateHosts,
             Secrets secrets,
-            HistoryService history) {
+            HistoryService history,
+            Changes changes) {
         this.plans = plans;
         this.sites = sites;
         this.privateHosts = privateHosts;
         this.secrets = secrets;
         this.history = history;
+        this.changes = changes;
     }
 
     /** A plan with its version, which is 0 as long as nobody has changed it. */
@@ -53,6 +62,7 @@ public class CheckPlans {
 
     @Transactional
     public VersionedPlan update(String siteId, long expectedVersion, CheckPlan draft) {
+        changes.begin();
         Site site = sites.get(siteId);
         CheckPlanEntity kept = plans.findById(siteId).orElse(null);
         if ((kept == null ? 0 : kept.version()) != expectedVersion) {
@@ -63,13 +73,16 @@ public class CheckPlans {
         CheckPlanEntity saved = save(siteId, kept, checked);
         history.record(Deed.of("site", siteId, site.name(), "Changed which pages of “" + site.name() + "” are checked")
                 .changing(before, described(checked)));
+        changes.touched(Scope.ofSite(siteId, List.of()));
         return shown(saved);
     }
 
     /** Sets a plan for which no person stands, such as one of the demonstration; the history does not tell of it. */
     @Transactional
     public void set(String siteId, CheckPlan plan) {
+        changes.begin();
         save(siteId, plans.findById(siteId).orElse(null), plan.checked(sites.get(siteId)));
+        changes.touched(Scope.ofSite(siteId, List.of()));
     }
 
     private CheckPlanEntity save(String siteId, @Nullable CheckPlanEntity kept, CheckPlan checked) {
@@ -114,6 +127,17 @@ public class CheckPlans {
                 plan.withSignIns(plan.signIns().stream()
                         .map(one -> new SignIn(one.host(), one.name(), null))
                         .toList()));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<String, OwnHosts> of(Set<String> siteIds) {
+        Map<String, OwnHosts> own = new LinkedHashMap<>();
+        Parts.of(siteIds, ids -> plans.findAllById(ids).stream()
+                .filter(plan -> !plan.plan().ownHosts().isEmpty())
+                .forEach(plan -> own.put(
+                        plan.siteId(), new OwnHosts(Set.copyOf(plan.plan().ownHosts())))));
+        return own;
     }
 
     /** The sites that are checked daily, without those that were deleted. */

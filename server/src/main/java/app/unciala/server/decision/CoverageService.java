@@ -8,10 +8,9 @@ import app.unciala.core.license.Amendment;
 import app.unciala.core.license.Amendment.Wish;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.Decision.Point;
-import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.SnapshotLoader;
@@ -246,10 +245,7 @@ public class CoverageService {
         return site.places().stream()
                 .collect(Collectors.toMap(
                         place -> place,
-                        place -> LicenseDecider.decide(
-                                license,
-                                FaceUse.servingAnyFace(
-                                        Optional.of(place), Optional.of(site.clientId()), snapshot.today())),
+                        place -> LicenseQuestions.served(license, place, site.clientId(), snapshot.today()),
                         (a, b) -> a,
                         LinkedHashMap::new));
     }

@@ -7,7 +7,7 @@ import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.fault.Fault;
@@ -94,7 +94,7 @@ public class DecisionService {
                 .toList();
         Optional<Site> site = Optional.ofNullable(question.siteId()).map(sites::get);
         return places(question, site).stream()
-                .map(place -> LicenseDecider.decide(covering, use(question, place, site.map(Site::clientId))))
+                .map(place -> LicenseQuestions.asked(covering, use(question, place, site.map(Site::clientId))))
                 .max(Comparator.comparing(Decision::verdict))
                 .map(decision ->
                         new Decided(decision.verdict(), decision.licenseId().orElse(null), decision.reasons()))

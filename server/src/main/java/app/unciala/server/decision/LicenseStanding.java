@@ -2,10 +2,9 @@ package app.unciala.server.decision;
 
 import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.license.Decision;
-import app.unciala.core.license.FaceUse;
 import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.PermittedDomains;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.license.LicenseService;
@@ -15,7 +14,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -78,9 +76,7 @@ public class LicenseStanding {
     }
 
     private Host host(License license, Site site, Place place) {
-        Decision decision = LicenseDecider.decide(
-                license,
-                FaceUse.servingAnyFace(Optional.of(place), Optional.of(site.clientId()), LocalDate.now(clock)));
+        Decision decision = LicenseQuestions.served(license, place, site.clientId(), LocalDate.now(clock));
         return new Host(
                 site.id(),
                 site.name(),

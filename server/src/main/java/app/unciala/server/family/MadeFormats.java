@@ -2,7 +2,7 @@ package app.unciala.server.family;
 
 import app.unciala.core.license.Decision.Reason;
 import app.unciala.core.license.License;
-import app.unciala.core.license.LicenseDecider;
+import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.Verdict;
 import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
@@ -134,7 +134,7 @@ public class MadeFormats {
         for (List<FaceFileEntity> inSlot : bySlot.values()) {
             if (inSlot.stream().noneMatch(file -> file.format() == format)) {
                 FaceFileEntity source = inSlot.stream().min(BEST_SOURCE).orElseThrow();
-                Reason reason = LicenseDecider.converting(covering, familyId, source.slot(), today);
+                Reason reason = LicenseQuestions.converting(covering, familyId, source.slot(), today);
                 makeable.add(new Makeable(
                         source.id(),
                         Texts.baseName(source.fileName()),
@@ -275,7 +275,7 @@ public class MadeFormats {
 
     private Reason converting(FaceFileEntity source) {
         String familyId = source.familyId();
-        return LicenseDecider.converting(covering(familyId), familyId, source.slot(), LocalDate.now(clock));
+        return LicenseQuestions.converting(covering(familyId), familyId, source.slot(), LocalDate.now(clock));
     }
 
     private List<License> covering(String familyId) {

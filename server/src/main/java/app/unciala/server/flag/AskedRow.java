@@ -4,13 +4,24 @@ import app.unciala.core.css.TextRole;
 import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.Crossing;
 import app.unciala.core.flag.Snapshot;
+import app.unciala.core.license.Clearance;
+import app.unciala.core.license.Clearance.Answer;
 import app.unciala.core.license.Decision;
 import app.unciala.core.license.License;
+import app.unciala.core.license.SourceFile;
 import app.unciala.core.license.Verdict;
+import app.unciala.font.FontFormat;
 import app.unciala.server.inventory.SlotView;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
-/** One row of the table asked / held / allowed; {@code withoutIt} is empty where the face is held. */
+/**
+ * One row of the table asked / held / allowed.
+ *
+ * @param withoutIt what browsers do without the face; empty where it is held
+ * @param goesOut what of it may go out; null in what earlier versions kept
+ */
 public record AskedRow(
         String role,
         String familyId,
@@ -19,7 +30,8 @@ public record AskedRow(
         List<HeldView> held,
         String withoutIt,
         Verdict verdict,
-        List<DomainVerdict> domains) {
+        List<DomainVerdict> domains,
+        @Schema(types = {"object", "null"}) @Nullable GoesOut goesOut) {
     static AskedRow of(Snapshot snapshot, Crossing crossing) {
         List<DomainVerdict> domains = crossing.decisions().entrySet().stream()
                 .map(entry -> DomainVerdict.of(snapshot, entry.getKey(), entry.getValue()))
@@ -40,7 +52,47 @@ public record AskedRow(
                         .toList(),
                 crossing.isHeld() ? "" : crossing.withoutIt(),
                 crossing.verdict(),
-                domains);
+                domains,
+                GoesOut.of(crossing.clearance()));
+    }
+
+    /**
+     * What of a face may go out, as {@link Clearance} has it.
+     *
+     * @param slot of what goes out
+     * @param limited whether a variable file is limited to that
+     * @param format the first of those the host takes that may go out
+     * @param subsetWanted whether the site wants it reduced to some characters
+     * @param subsetting whether it may be, and else why not
+     * @param renaming whether the family name inside the file may be changed
+     * @param formats all that the host takes
+     */
+    public record GoesOut(
+            SlotView slot,
+            boolean limited,
+            FontFormat format,
+            boolean subsetWanted,
+            Answer subsetting,
+            Answer renaming,
+            List<FormatAnswer> formats) {
+        /** {@code sha256} is that of the file it comes from; empty where none is held. */
+        public record FormatAnswer(FontFormat format, String sha256, Answer answer) {}
+
+        public static GoesOut of(Clearance clearance) {
+            return new GoesOut(
+                    SlotView.of(clearance.slot()),
+                    clearance.isLimited(),
+                    clearance.format(),
+                    clearance.isSubsetWanted(),
+                    clearance.subsetting(),
+                    clearance.renaming(),
+                    clearance.formats().stream()
+                            .map(answer -> new FormatAnswer(
+                                    answer.format(),
+                                    answer.source().map(SourceFile::sha256).orElse(""),
+                                    answer.answer()))
+                            .toList());
+        }
     }
 
     /** The role's name as it is shown. */

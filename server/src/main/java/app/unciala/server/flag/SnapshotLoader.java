@@ -8,6 +8,7 @@ import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.flag.Snapshot.LatestPack;
 import app.unciala.core.license.Coverage;
 import app.unciala.core.license.License;
+import app.unciala.core.page.OwnHosts;
 import app.unciala.server.family.HeldFamilies;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.license.LicenseService;
@@ -33,6 +34,7 @@ public class SnapshotLoader {
     private final SiteService sites;
     private final LatestPacks packs;
     private final LatestChecks checks;
+    private final OwnHostsOfSites ownHosts;
     private final Links links;
     private final Clock clock;
 
@@ -42,6 +44,7 @@ public class SnapshotLoader {
             SiteService sites,
             LatestPacks packs,
             LatestChecks checks,
+            OwnHostsOfSites ownHosts,
             Links links,
             Clock clock) {
         this.families = families;
@@ -49,6 +52,7 @@ public class SnapshotLoader {
         this.sites = sites;
         this.packs = packs;
         this.checks = checks;
+        this.ownHosts = ownHosts;
         this.links = links;
         this.clock = clock;
     }
@@ -57,8 +61,7 @@ public class SnapshotLoader {
     public Snapshot load(Scope scope) {
         Set<String> siteIds = new HashSet<>(scope.ids(Type.SITE));
         siteIds.addAll(links.sitesAsking(scope.ids(Type.FAMILY)));
-        List<Snapshot.Site> foundSites = withPacksAndChecks(
-                sites.withIds(siteIds).stream().map(Site::toSnapshot).toList(), scope.ids(Type.SITE));
+        List<Snapshot.Site> foundSites = withPacksAndChecks(withOwnHosts(sites.withIds(siteIds)), scope.ids(Type.SITE));
         Set<String> judged = new HashSet<>(scope.ids(Type.FAMILY));
         foundSites.stream()
                 .filter(site -> scope.ids(Type.SITE).contains(site.id()))
@@ -86,13 +89,13 @@ public class SnapshotLoader {
                 LocalDate.now(clock),
                 families.snapshots(familyIds),
                 licenses.decidable(links.licensesCovering(familyIds)),
-                sites.withIds(siteIds).stream()
-                        .map(site -> site.toSnapshot().asking(familyIds))
+                withOwnHosts(sites.withIds(siteIds)).stream()
+                        .map(site -> site.asking(familyIds))
                         .toList());
     }
 
     Snapshot loadAll() {
-        List<Snapshot.Site> all = sites.all().stream().map(Site::toSnapshot).toList();
+        List<Snapshot.Site> all = withOwnHosts(sites.all());
         return new Snapshot(
                 LocalDate.now(clock),
                 families.snapshots(),
@@ -103,6 +106,15 @@ public class SnapshotLoader {
     /** The families of the fonts that a site's pages show. */
     private static Stream<String> shown(Snapshot.Site site) {
         return site.check().stream().flatMap(check -> check.shown().stream()).flatMap(font -> font.familyId().stream());
+    }
+
+    private List<Snapshot.Site> withOwnHosts(List<Site> found) {
+        Map<String, OwnHosts> own = ownHosts.of(found.stream().map(Site::id).collect(Collectors.toSet()));
+        return found.stream()
+                .map(Site::toSnapshot)
+                .map(site ->
+                        Optional.ofNullable(own.get(site.id())).map(site::with).orElse(site))
+                .toList();
     }
 
     /** Those sites that are compared themselves have their latest pack and check with them. */

@@ -1,14 +1,19 @@
 package app.unciala.server.pack;
 
+import app.unciala.core.license.Clearance.Answer;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackBasis.AskedFace;
 import app.unciala.server.flag.AskedRow;
+import app.unciala.server.flag.AskedRow.GoesOut;
+import app.unciala.server.flag.AskedRow.GoesOut.FormatAnswer;
+import app.unciala.server.flag.AskedRow.HeldView;
 import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteRole;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * What a pack is made from, as it is recorded: the site's domains, what is asked, held and allowed on them, its roles,
@@ -27,10 +32,11 @@ record Basis(
                 domains,
                 asked.stream().map(Basis::face).toList(),
                 roles.map(known -> SiteRole.settings(known, familyNames)),
-                delivery.map(SiteDelivery::toString));
+                delivery.map(SiteDelivery::described));
     }
 
     private static AskedFace face(AskedRow row) {
+        GoesOut goesOut = row.goesOut();
         return new AskedFace(
                 row.roleName(),
                 row.familyId(),
@@ -38,7 +44,15 @@ record Basis(
                 row.slot().toSlot(),
                 isAllowed(row) ? Verdict.ALLOWED : row.domains().isEmpty() ? Verdict.NOT_STATED : row.verdict(),
                 isAllowed(row) ? "" : whyNot(row),
-                best(row).map(AskedRow.HeldView::sha256));
+                taken(row).map(HeldView::sha256),
+                Optional.ofNullable(goesOut).map(known -> known.slot().toSlot()),
+                goesOut == null ? Map.of() : permissions(goesOut));
+    }
+
+    private static Map<String, Answer> permissions(GoesOut goesOut) {
+        return AskedFace.permissions(
+                goesOut.subsetWanted() ? Optional.of(goesOut.subsetting()) : Optional.empty(),
+                goesOut.formats().stream().collect(Collectors.toMap(FormatAnswer::format, FormatAnswer::answer)));
     }
 
     /** Whether a face may go out on all domains of its site, of which there is one at least. */
@@ -59,10 +73,17 @@ record Basis(
         return row.familyName() + " " + row.slot().label();
     }
 
-    /** The file that a pack takes. */
-    static Optional<AskedRow.HeldView> best(AskedRow row) {
-        return row.held().stream()
-                .min(PackBasis.takenFirst(
-                        AskedRow.HeldView::format, AskedRow.HeldView::madeHere, AskedRow.HeldView::fileId));
+    /** The file that a pack takes first, if any is held. */
+    static Optional<HeldView> taken(AskedRow row) {
+        GoesOut goesOut = row.goesOut();
+        if (goesOut == null) {
+            return row.held().stream().findFirst();
+        }
+        return goesOut.formats().stream()
+                .filter(answer -> answer.format() == goesOut.format())
+                .findFirst()
+                .flatMap(answer -> row.held().stream()
+                        .filter(file -> file.sha256().equals(answer.sha256()))
+                        .findFirst());
     }
 }

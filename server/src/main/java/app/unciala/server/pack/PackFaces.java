@@ -1,15 +1,14 @@
 package app.unciala.server.pack;
 
 import app.unciala.core.css.GenericFamily;
-import app.unciala.core.license.Act;
 import app.unciala.core.license.Basis;
+import app.unciala.core.license.Clearance.Answer;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.metrics.FallbackMetrics;
 import app.unciala.core.metrics.SystemFace;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackRequest.Notice;
-import app.unciala.core.pack.Placement;
 import app.unciala.core.pack.SiteCharacters;
 import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.core.sentence.Sentences;
@@ -23,16 +22,13 @@ import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.language.LanguageCoverage;
 import app.unciala.font.sfnt.Sfnt;
-import app.unciala.font.subset.SubsetPlan;
-import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.CmapTable;
 import app.unciala.font.table.FvarTable;
 import app.unciala.font.table.NameTable;
-import app.unciala.server.decision.AskedAct;
-import app.unciala.server.decision.DecisionService;
-import app.unciala.server.decision.DecisionService.Question;
 import app.unciala.server.fault.Fault;
-import app.unciala.server.inventory.SlotView;
+import app.unciala.server.flag.AskedRow;
+import app.unciala.server.flag.AskedRow.GoesOut;
+import app.unciala.server.flag.AskedRow.GoesOut.FormatAnswer;
 import app.unciala.server.license.DocumentKind;
 import app.unciala.server.license.LicenseService;
 import app.unciala.server.license.LicenseService.Recorded;
@@ -40,22 +36,22 @@ import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.DerivedFiles;
 import app.unciala.server.storage.FileStore;
-import com.google.common.hash.Hashing;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -65,23 +61,35 @@ import org.springframework.stereotype.Component;
 @Component
 class PackFaces {
     private static final int MOST_SHOWN = 24;
-    private static final Pattern NAME = Pattern.compile("pack-[0-9a-f]{16}\\.[a-z0-9]{2,5}");
     private static final Pattern DIGEST = Pattern.compile("[0-9a-f]{64}");
 
     private final FileStore store;
     private final DerivedFiles derived;
-    private final DecisionService decisions;
     private final LicenseService licenses;
 
-    PackFaces(FileStore store, DerivedFiles derived, DecisionService decisions, LicenseService licenses) {
+    PackFaces(FileStore store, DerivedFiles derived, LicenseService licenses) {
         this.store = store;
         this.derived = derived;
-        this.decisions = decisions;
         this.licenses = licenses;
     }
 
-    /** The file that a face is made from. */
-    record Source(String familyId, String familyName, SlotView slot, String sha256, FontFormat format) {}
+    /** A face that goes out, and what of it may. */
+    record Source(String familyId, String familyName, GoesOut goesOut) {
+        static Source of(AskedRow row) {
+            return new Source(row.familyId(), row.familyName(), Objects.requireNonNull(row.goesOut()));
+        }
+
+        Slot slot() {
+            return goesOut.slot().toSlot();
+        }
+
+        String name() {
+            return familyName + " " + goesOut.slot().label();
+        }
+    }
+
+    /** A held font that a format comes from. */
+    private record Held(String sha256, byte[] bytes, Sfnt face, FontFormat format) {}
 
     /** A file of a face, all of it or its part for one script, and where it can be read as browsers take it first. */
     record Part(Face face, String address) {}
@@ -108,62 +116,117 @@ class PackFaces {
     /** Makes a face for a site; what was made before is taken from where it is kept. */
     MadeFace make(Source source, Site site, String licenseLine, List<String> licenseIds) {
         SiteDelivery delivery = site.delivery();
+        GoesOut goesOut = source.goesOut();
         List<String> undone = new ArrayList<>();
-        boolean isInline = delivery.placement().kind() == Placement.Kind.INLINE;
-        if (isInline && !may(source, site, FontFormat.WOFF2, Act.INLINE, undone)) {
-            return new MadeFace(List.of(), undone);
-        }
-        byte[] bytes = store.get(source.sha256());
-        Sfnt face = FontReader.read(bytes).faces().get(0);
-        BitSet all = CmapTable.read(face).characters();
-        List<ScriptPart> kept = kept(source, site, all, undone);
-        List<FontFormat> formats = delivery.wantedFormats().stream()
-                .filter(format -> hasOutlinesFor(source, face, format, delivery.wantedFormats(), undone))
-                .filter(format -> format == FontFormat.WOFF2
-                        || (kept.isEmpty() && format == source.format())
-                        || may(source, site, format, Act.CONVERT, undone))
-                .toList();
-        if (formats.isEmpty()) {
-            return new MadeFace(List.of(), undone);
-        }
-        delivery.languages().forEach(tag -> lacking(source, tag, all).ifPresent(undone::add));
-        Optional<FallbackMetrics> stand =
-                delivery.standIns() ? stand(source.slot().toSlot(), face) : Optional.empty();
-        List<Notice> notices = notices(source, face, licenseIds);
-        List<Part> parts = new ArrayList<>();
-        for (Optional<ScriptPart> part : kept.isEmpty()
-                ? List.of(Optional.<ScriptPart>empty())
-                : kept.stream().map(Optional::of).toList()) {
-            Optional<BitSet> characters = part.map(ScriptPart::characters);
-            SortedMap<FontFormat, byte[]> files = new TreeMap<>(byPreference(delivery));
-            for (FontFormat format : formats) {
-                boolean asHeld = characters.isEmpty() && format == source.format();
-                files.put(format, asHeld ? bytes : converted(source, face, format, characters));
+        Map<FontFormat, Held> held = new LinkedHashMap<>();
+        Map<String, Held> read = new HashMap<>();
+        for (FormatAnswer answer : goesOut.formats()) {
+            Held file = read.computeIfAbsent(answer.sha256(), this::held);
+            if (mayGoOut(source, answer, undone) && hasOutlinesFor(source, file.face(), answer.format(), undone)) {
+                held.put(answer.format(), file);
             }
-            parts.add(new Part(
-                    new Face(
-                            source.familyName(),
-                            source.slot().toSlot(),
-                            source.sha256(),
-                            files,
-                            slant(face),
-                            licenseLine,
-                            notices,
-                            part.filter(any -> kept.size() > 1)
-                                    .map(one -> new ScriptPart(one.script(), both(one.characters(), all))),
-                            characters.map(some -> new Cut(both(some, all).cardinality(), all.cardinality())),
-                            stand),
-                    address(source, files.firstKey(), characters)));
         }
-        return new MadeFace(parts, undone);
+        if (held.isEmpty()) {
+            return new MadeFace(List.of(), undone);
+        }
+        Sfnt face = held.values().iterator().next().face();
+        BitSet all = CmapTable.read(face).characters();
+        delivery.languages().forEach(tag -> lacking(source, tag, all).ifPresent(undone::add));
+        List<ScriptPart> kept = kept(source, site, all, undone);
+        ReservedNames reserved = ReservedNames.of(face, source.familyName());
+        String nameInCss = site.familyNames().getOrDefault(source.familyId(), source.familyName());
+        FontChange whole = new FontChange(
+                Optional.empty(),
+                goesOut.limited() ? Optional.of(source.slot()) : Optional.empty(),
+                reserved.renamedTo(nameInCss, source));
+        if (!kept.isEmpty()
+                || held.entrySet().stream()
+                        .anyMatch(one -> !whole.leavesAlone(one.getValue().format(), one.getKey()))) {
+            reserved.asksFor(nameInCss, source).ifPresent(undone::add);
+        }
+        Making making = new Making(
+                source,
+                held,
+                all,
+                delivery.wantedFormats(),
+                delivery.standIns() ? stand(source.slot(), face) : Optional.empty(),
+                licenseLine,
+                notices(source, face, licenseIds));
+        if (kept.isEmpty()) {
+            return new MadeFace(List.of(part(making, whole, Optional.empty())), undone);
+        }
+        try {
+            List<Part> parts = new ArrayList<>();
+            for (ScriptPart one : kept) {
+                FontChange change = new FontChange(Optional.of(one.characters()), whole.limited(), whole.family());
+                parts.add(part(
+                        making,
+                        change,
+                        kept.size() > 1
+                                ? Optional.of(new ScriptPart(one.script(), both(one.characters(), all)))
+                                : Optional.empty()));
+            }
+            return new MadeFace(parts, undone);
+        } catch (FontException e) {
+            undone.add(source.name() + ": not cut, as it can’t be: " + e.getMessage());
+            return new MadeFace(List.of(part(making, whole, Optional.empty())), undone);
+        }
+    }
+
+    /** What the files of a face have in common. */
+    private record Making(
+            Source source,
+            Map<FontFormat, Held> held,
+            BitSet all,
+            List<FontFormat> order,
+            Optional<FallbackMetrics> stand,
+            String licenseLine,
+            List<Notice> notices) {
+        Held heldFor(FontFormat format) {
+            return Objects.requireNonNull(held.get(format));
+        }
+    }
+
+    private Part part(Making making, FontChange change, Optional<ScriptPart> script) {
+        SortedMap<FontFormat, byte[]> files = new TreeMap<>(Comparator.comparingInt(making.order()::indexOf));
+        making.held().forEach((format, file) -> files.put(format, made(file, format, change)));
+        FontFormat first = files.firstKey();
+        Held main = making.heldFor(first);
+        return new Part(
+                new Face(
+                        making.source().familyName(),
+                        making.source().slot(),
+                        main.sha256(),
+                        files,
+                        change.limited().isPresent() ? Optional.empty() : slant(main.face()),
+                        making.licenseLine(),
+                        making.notices(),
+                        script,
+                        change.characters()
+                                .map(some -> new Cut(
+                                        both(some, making.all()).cardinality(),
+                                        making.all().cardinality())),
+                        making.stand()),
+                address(main, first, change));
+    }
+
+    private Held held(String sha256) {
+        byte[] bytes = store.get(sha256);
+        Sfnt face = FontReader.read(bytes).faces().get(0);
+        return new Held(sha256, bytes, face, FontReader.read(bytes).format());
     }
 
     /**
      * The characters to keep, if the site's fonts are cut and this one may be: those of each script apart, of the scripts
      * that the face has any of.
      */
-    private List<ScriptPart> kept(Source source, Site site, BitSet all, List<String> undone) {
-        if (!site.delivery().cuts() || !may(source, site, FontFormat.WOFF2, Act.CUT, undone)) {
+    private static List<ScriptPart> kept(Source source, Site site, BitSet all, List<String> undone) {
+        Answer subsetting = source.goesOut().subsetting();
+        if (!source.goesOut().subsetWanted()) {
+            return List.of();
+        }
+        if (subsetting.verdict() != Verdict.ALLOWED) {
+            undone.add(source.name() + ": not cut, " + because(subsetting));
             return List.of();
         }
         String own = site.delivery().words() + site.name() + site.clientName();
@@ -173,93 +236,71 @@ class PackFaces {
         return had.isEmpty() ? parts.subList(0, 1) : had;
     }
 
-    /** Whether the licenses allow an act on all domains of the site; told when they do not. */
-    private boolean may(Source source, Site site, FontFormat format, Act act, List<String> undone) {
-        DecisionService.Decided decided = decisions.decide(new Question(
-                source.familyId(),
-                source.slot(),
-                format.key(),
-                null,
-                site.id(),
-                List.of(AskedAct.SERVE, AskedAct.of(act)),
-                null));
-        if (decided.verdict() != Verdict.ALLOWED) {
-            undone.add(source.familyName() + " " + source.slot().label() + ": "
-                    + switch (act) {
-                        case CUT -> "not cut";
-                        case INLINE -> "not put into the style sheet";
-                        default -> "no " + format.label();
-                    }
-                    + ", as "
-                    + (decided.verdict() == Verdict.REFUSED
-                            ? "its license refuses it"
-                            : "its license does not say that it may be"));
+    /** Whether a format goes out: the one that was decided on with the face, and those that licenses allow besides. */
+    private static boolean mayGoOut(Source source, FormatAnswer format, List<String> undone) {
+        if (format.format() == source.goesOut().format() || format.answer().verdict() == Verdict.ALLOWED) {
+            return true;
         }
-        return decided.verdict() == Verdict.ALLOWED;
+        undone.add(source.name() + ": no " + format.format().label() + ", " + because(format.answer()));
+        return false;
+    }
+
+    private static String because(Answer answer) {
+        return answer.verdict() == Verdict.REFUSED
+                ? "as its license refuses it"
+                : "as its license does not say that it may be";
     }
 
     /**
      * Whether a face can be written in a format: CFF outlines become TrueType ones, but not the other way round, and not
      * those that vary. Of both, whichever is held is taken.
      */
-    private static boolean hasOutlinesFor(
-            Source source, Sfnt face, FontFormat format, List<FontFormat> wanted, List<String> undone) {
+    private static boolean hasOutlinesFor(Source source, Sfnt face, FontFormat format, List<String> undone) {
         boolean bare = format == FontFormat.TTF || format == FontFormat.OTF;
         if (!bare || face.bareFormat() == format) {
             return true;
         }
-        if (wanted.contains(face.bareFormat())) {
+        if (source.goesOut().formats().stream()
+                .anyMatch(other -> other.format() == face.bareFormat()
+                        && (other.format() == source.goesOut().format()
+                                || other.answer().verdict() == Verdict.ALLOWED))) {
             return false;
         }
         if (format == FontFormat.TTF && face.table("CFF2").isEmpty()) {
             return true;
         }
-        undone.add(source.familyName() + " " + source.slot().label() + ": no " + format.label()
-                + ", as its outlines are those of " + face.bareFormat().label());
+        undone.add(source.name() + ": no " + format.label() + ", as its outlines are those of "
+                + face.bareFormat().label());
         return false;
     }
 
-    private byte[] converted(Source source, Sfnt face, FontFormat format, Optional<BitSet> kept) {
-        Supplier<byte[]> make = () ->
-                FontWriter.write(kept.map(characters -> cut(face, characters)).orElse(face), format);
+    /** A file as it goes out: as it is held where nothing of it changes. */
+    private byte[] made(Held file, FontFormat format, FontChange change) {
+        if (change.isNone(file.format(), format)) {
+            return file.bytes();
+        }
         try {
-            return Files.readAllBytes(derived.kept(source.sha256(), name(format, kept), make));
+            return Files.readAllBytes(derived.kept(
+                    file.sha256(),
+                    change.name(file.format(), format),
+                    () -> FontWriter.write(change.of(file.face(), file.format(), format), format)));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    /** The name under which a file that was made is kept. */
-    private static String name(FontFormat format, Optional<BitSet> kept) {
-        String what = kept.map(characters -> characters.toString()).orElse("whole");
-        return "pack-"
-                + Hashing.sha256()
-                        .hashString(what, StandardCharsets.UTF_8)
-                        .toString()
-                        .substring(0, 16) + "." + format.extension();
-    }
-
-    private static String address(Source source, FontFormat format, Optional<BitSet> kept) {
-        String held = "/api/files/" + source.sha256();
-        return kept.isEmpty() && format == source.format() ? held : held + "/delivered/" + name(format, kept);
+    private static String address(Held file, FontFormat format, FontChange change) {
+        String held = "/api/files/" + file.sha256();
+        return change.isNone(file.format(), format) ? held : held + "/delivered/" + change.name(file.format(), format);
     }
 
     /** What was made of a stored font for packs, under its name. */
     Path delivered(String sha256, String name) {
         return Optional.of(name)
-                .filter(NAME.asMatchPredicate())
+                .filter(FontChange::isName)
                 .filter(any -> DIGEST.matcher(sha256).matches())
                 .flatMap(known -> derived.find(sha256, known))
                 .orElseThrow(() -> Fault.notFound("file made for packs", name));
-    }
-
-    /** A face that has none of the characters, or cannot be cut, is delivered whole. */
-    private static Sfnt cut(Sfnt face, BitSet characters) {
-        try {
-            return Subsetter.subset(face, SubsetPlan.of(characters));
-        } catch (FontException e) {
-            return face;
-        }
     }
 
     /** The characters of a language that a face does not have: text in it falls back to another family there. */
@@ -273,7 +314,7 @@ class PackFaces {
                 .limit(MOST_SHOWN)
                 .mapToObj(Character::toString)
                 .collect(Collectors.joining(" "));
-        return Optional.of(source.familyName() + " " + source.slot().label() + ": lacks "
+        return Optional.of(source.name() + ": lacks "
                 + Sentences.count(lacking.cardinality(), "character", "characters") + " of "
                 + LanguageCoverage.name(tag) + ": " + shown + (lacking.cardinality() > MOST_SHOWN ? " …" : ""));
     }
@@ -282,10 +323,6 @@ class PackFaces {
         BitSet both = (BitSet) kept.clone();
         both.and(all);
         return both;
-    }
-
-    private static Comparator<FontFormat> byPreference(SiteDelivery delivery) {
-        return Comparator.comparingInt(delivery.wantedFormats()::indexOf);
     }
 
     /** OpenType 1.9, {@code slnt}: degrees counter-clockwise; CSS counts clockwise. */

@@ -4,13 +4,12 @@ import app.unciala.core.pack.Pack;
 import app.unciala.core.pack.PackRequest;
 import app.unciala.core.pack.PackRequest.Face;
 import app.unciala.core.pack.PackWriter;
-import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slot;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.flag.AskedRow.DomainVerdict;
-import app.unciala.server.flag.AskedRow.HeldView;
-import app.unciala.server.flag.FlagService;
+import app.unciala.server.flag.AskedRow.GoesOut;
+import app.unciala.server.flag.SiteCrossings;
 import app.unciala.server.pack.PackFaces.MadeFace;
 import app.unciala.server.pack.PackFaces.Part;
 import app.unciala.server.pack.PackFaces.Source;
@@ -24,6 +23,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -34,19 +34,20 @@ class PackMaker {
     private static final String VERSION = "0.1";
 
     private final SiteService sites;
-    private final FlagService flags;
+    private final SiteCrossings crossings;
     private final FileStore store;
     private final PackFaces faces;
     private final Clock clock;
 
-    PackMaker(SiteService sites, FlagService flags, FileStore store, PackFaces faces, Clock clock) {
+    PackMaker(SiteService sites, SiteCrossings crossings, FileStore store, PackFaces faces, Clock clock) {
         this.sites = sites;
-        this.flags = flags;
+        this.crossings = crossings;
         this.store = store;
         this.faces = faces;
         this.clock = clock;
     }
 
+    /** A face that goes out, by its family's name in CSS and its slot. */
     private record FaceKey(String family, Slot slot) {}
 
     /** What is made, outside of any transaction, before it is recorded. */
@@ -77,16 +78,18 @@ class PackMaker {
             throw Fault.invalid(site.name() + " asks for no faces yet. Choose them first.");
         }
         List<Content> contents = new ArrayList<>();
-        Map<FaceKey, AskedRow> goesOut = new LinkedHashMap<>();
+        Map<FaceKey, List<AskedRow>> goesOut = new LinkedHashMap<>();
         for (AskedRow row : basis.asked()) {
-            Optional<HeldView> file = Basis.best(row);
-            if (file.isEmpty()) {
+            if (Basis.taken(row).isEmpty()) {
                 contents.add(new Content(Basis.name(row) + ": not held", 0, true));
             } else if (!Basis.isAllowed(row) && anyway.isEmpty()) {
                 contents.add(new Content(Basis.name(row) + ": " + Basis.whyNot(row), 0, true));
             } else {
-                goesOut.putIfAbsent(
-                        new FaceKey(row.familyName(), file.get().slot().toSlot()), row);
+                goesOut.computeIfAbsent(
+                                new FaceKey(
+                                        row.familyName(), goesOut(row).slot().toSlot()),
+                                key -> new ArrayList<>())
+                        .add(row);
             }
         }
         if (goesOut.isEmpty()) {
@@ -94,10 +97,9 @@ class PackMaker {
                     + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
         }
         Map<FaceKey, List<Face>> made = new LinkedHashMap<>();
-        goesOut.forEach((key, row) -> {
+        goesOut.forEach((key, rows) -> {
             progress.made(made.size(), goesOut.size());
-            Source source = source(row, Basis.best(row).orElseThrow());
-            MadeFace face = faces.make(source, site, licenseLine(row, anyway), licenseIds(row));
+            MadeFace face = faces.make(Source.of(rows.get(0)), site, licenseLine(rows, anyway), licenseIds(rows));
             if (!face.parts().isEmpty()) {
                 made.put(key, face.parts().stream().map(Part::face).toList());
             }
@@ -109,7 +111,7 @@ class PackMaker {
                     + contents.stream().map(Content::path).distinct().collect(Collectors.joining("; ")) + ".");
         }
         Optional<String> reason = anyway.filter(why -> basis.asked().stream()
-                .anyMatch(row -> !Basis.isAllowed(row) && Basis.best(row).isPresent()));
+                .anyMatch(row -> !Basis.isAllowed(row) && Basis.taken(row).isPresent()));
         PackRequest request = request(site, basis.asked(), made);
         Pack pack = PackWriter.write(request);
         byte[] archive = pack.zip();
@@ -131,17 +133,13 @@ class PackMaker {
                 reason);
     }
 
-    private static Source source(AskedRow row, HeldView file) {
-        return new Source(
-                row.familyId(),
-                row.familyName(),
-                file.slot(),
-                file.sha256(),
-                FontFormat.fromKey(file.format()).orElseThrow());
+    private static GoesOut goesOut(AskedRow row) {
+        return Objects.requireNonNull(row.goesOut());
     }
 
-    private static List<String> licenseIds(AskedRow row) {
-        return row.domains().stream()
+    private static List<String> licenseIds(List<AskedRow> rows) {
+        return rows.stream()
+                .flatMap(row -> row.domains().stream())
                 .map(DomainVerdict::licenseId)
                 .filter(id -> !id.isEmpty())
                 .distinct()
@@ -152,7 +150,7 @@ class PackMaker {
     Basis basis(Site site) {
         return new Basis(
                 site.domains(),
-                flags.comparison(site.id()),
+                crossings.of(site.toSnapshot()),
                 Optional.of(site.roles()),
                 Optional.of(site.delivery()),
                 site.ownNames());
@@ -194,14 +192,19 @@ class PackMaker {
                 faces.values().stream().flatMap(List::stream).toList());
     }
 
-    private static String licenseLine(AskedRow row, Optional<String> anyway) {
-        String licenses = row.domains().stream()
+    /** The licenses of a face, and why it goes out where they do not allow it. */
+    private static String licenseLine(List<AskedRow> rows, Optional<String> anyway) {
+        String licenses = rows.stream()
+                .flatMap(row -> row.domains().stream())
                 .map(DomainVerdict::licenseName)
                 .filter(name -> !name.isEmpty())
                 .distinct()
                 .collect(Collectors.joining(", "));
-        return anyway.filter(why -> !Basis.isAllowed(row))
-                .map(why -> licenses + " (not allowed: " + Basis.whyNot(row) + "; delivered because: " + why + ")")
+        return rows.stream()
+                .filter(row -> !Basis.isAllowed(row))
+                .findFirst()
+                .flatMap(row -> anyway.map(
+                        why -> licenses + " (not allowed: " + Basis.whyNot(row) + "; delivered because: " + why + ")"))
                 .orElse(licenses)
                 .strip();
     }

@@ -1,18 +1,20 @@
 package app.unciala.server.pack;
 
 import app.unciala.core.css.GenericFamily;
+import app.unciala.core.css.TextRole;
 import app.unciala.core.css.UnicodeRange;
-import app.unciala.core.pack.PackBasis;
+import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.pack.PackRequest.Cut;
 import app.unciala.core.pack.Placement;
 import app.unciala.core.pack.SiteCharacters.ScriptPart;
 import app.unciala.font.FontException;
 import app.unciala.font.FontFormat;
-import app.unciala.font.face.Slot;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.FamilyService.Family;
 import app.unciala.server.family.FamilyService.File;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.AskedRow;
+import app.unciala.server.flag.SiteCrossings;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.pack.PackFaces.MadeFace;
 import app.unciala.server.pack.PackFaces.Source;
@@ -23,7 +25,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,12 +42,15 @@ class PackWeights {
 
     private final SiteService sites;
     private final FamilyService families;
+    private final SiteCrossings crossings;
     private final PackFaces faces;
     private final PackService packs;
 
-    PackWeights(SiteService sites, FamilyService families, PackFaces faces, PackService packs) {
+    PackWeights(
+            SiteService sites, FamilyService families, SiteCrossings crossings, PackFaces faces, PackService packs) {
         this.sites = sites;
         this.families = families;
+        this.crossings = crossings;
         this.faces = faces;
         this.packs = packs;
     }
@@ -118,18 +122,20 @@ class PackWeights {
 
     WeightView weigh(String siteId, Wanted wanted) {
         Site site = sites.get(siteId);
-        List<FaceWeight> weights = new ArrayList<>();
-        Map<String, Long> byFile = new LinkedHashMap<>();
         Map<String, Family> known = new LinkedHashMap<>();
-        for (WantedFace face : wanted.faces()) {
-            Family family = known.computeIfAbsent(face.familyId(), families::get);
-            best(family, face.slot().toSlot())
-                    .flatMap(file -> weigh(family, file, face, site))
-                    .ifPresent(weight -> {
-                        weights.add(weight);
-                        byFile.put(weight.familyId() + " " + weight.fileSlot().key(), weight.bytes());
-                    });
-        }
+        wanted.faces().forEach(face -> known.computeIfAbsent(face.familyId(), families::get));
+        List<Ask> asks = wanted.faces().stream()
+                .map(face -> new Ask(
+                        TextRole.RUNNING_TEXT, face.familyId(), face.slot().toSlot()))
+                .toList();
+        List<FaceWeight> weights = crossings.of(site.toSnapshot(), asks).stream()
+                .flatMap(row -> Basis.taken(row)
+                        .flatMap(taken -> weigh(row, bytes(known.get(row.familyId()), taken.fileId()), site))
+                        .stream())
+                .toList();
+        Map<String, Long> byFile = new LinkedHashMap<>();
+        weights.forEach(
+                weight -> byFile.put(weight.familyId() + " " + weight.fileSlot().key(), weight.bytes()));
         return new WeightView(
                 weights,
                 byFile.values().stream().mapToLong(Long::longValue).sum(),
@@ -139,24 +145,16 @@ class PackWeights {
     }
 
     /** A file that cannot be read weighs nothing here; its flag says so. */
-    private Optional<FaceWeight> weigh(Family family, File file, WantedFace face, Site site) {
+    private Optional<FaceWeight> weigh(AskedRow row, long held, Site site) {
         try {
-            MadeFace made = faces.make(
-                    new Source(
-                            family.id(),
-                            family.name(),
-                            file.slot(),
-                            file.sha256(),
-                            FontFormat.fromKey(file.format()).orElseThrow()),
-                    site,
-                    "",
-                    List.of());
+            Source source = Source.of(row);
+            MadeFace made = faces.make(source, site, "", List.of());
             return Optional.of(new FaceWeight(
-                    family.id(),
-                    face.slot(),
-                    file.slot(),
+                    row.familyId(),
+                    row.slot(),
+                    source.goesOut().slot(),
                     made.bytes(),
-                    file.bytes(),
+                    held,
                     made.cut().map(Cut::kept).orElse(null),
                     made.cut().map(Cut::of).orElse(null),
                     made.parts().stream()
@@ -183,11 +181,13 @@ class PackWeights {
         return faces.delivered(sha256, name);
     }
 
-    /** The file that a pack would take. */
-    private static Optional<File> best(Family family, Slot asked) {
-        return family.files().stream()
-                .filter(file -> file.slot().toSlot().standsFor(asked))
-                .min(PackBasis.takenFirst(File::format, File::madeHere, File::id));
+    private static long bytes(@Nullable Family family, String fileId) {
+        return family == null
+                ? 0
+                : family.files().stream()
+                        .filter(file -> file.id().equals(fileId))
+                        .mapToLong(File::bytes)
+                        .sum();
     }
 
     /** Matches addresses that were pasted to the files of the site's latest pack. */

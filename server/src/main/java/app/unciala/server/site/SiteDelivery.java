@@ -129,6 +129,30 @@ public record SiteDelivery(
         return formats.isEmpty() ? browsers.formats() : formats;
     }
 
+    /** All of it that packs are made by, in a text that is equal for equal deliveries: what a page may weigh is not. */
+    public String described() {
+        return new SiteDelivery(
+                        languages,
+                        words,
+                        browsers,
+                        null,
+                        prefix,
+                        standIns,
+                        kind,
+                        folder,
+                        base,
+                        expression,
+                        urls,
+                        names,
+                        digest,
+                        shape,
+                        before,
+                        after,
+                        formats,
+                        overrides)
+                .toString();
+    }
+
     /** The name that a family has in CSS where the site says none of its own. */
     String nameOf(String family) {
         return prefix.isBlank() ? family : prefix.strip() + " " + family;

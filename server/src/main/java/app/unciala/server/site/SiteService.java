@@ -4,6 +4,7 @@ import app.unciala.core.domain.DomainName;
 import app.unciala.core.flag.Snapshot;
 import app.unciala.core.flag.Snapshot.Ask;
 import app.unciala.core.license.FaceUse.Place;
+import app.unciala.core.page.OwnHosts;
 import app.unciala.font.face.Slot;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.HistoryService;
@@ -202,10 +203,13 @@ public class SiteService implements Reverser {
                             .toList(),
                     new Snapshot.Delivery(
                             SiteRole.settings(roles, ownNames()),
-                            delivery.toString(),
+                            delivery.described(),
                             Optional.ofNullable(delivery.budget()),
                             delivery.cuts(),
                             delivery.languages(),
+                            delivery.wantedFormats(),
+                            delivery.placement(),
+                            OwnHosts.OF_PAGE,
                             Optional.empty()),
                     Optional.empty());
         }

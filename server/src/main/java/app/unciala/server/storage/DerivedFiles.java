@@ -8,8 +8,10 @@ import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.util.FileSystemUtils;
@@ -20,10 +22,18 @@ import org.springframework.util.FileSystemUtils;
  */
 @Component
 public class DerivedFiles {
+    private final Path all;
     private final Path folder;
 
+    @Autowired
     public DerivedFiles(@Value("${unciala.data}") Path data) {
-        folder = data.resolve("cuts");
+        this(data, EngineVersion.current());
+    }
+
+    /** What one font engine made is not taken for what another, with another {@code engine}, would make. */
+    DerivedFiles(Path data, String engine) {
+        all = data.resolve("cuts");
+        folder = all.resolve(engine);
     }
 
     /**
@@ -63,14 +73,20 @@ public class DerivedFiles {
         return file;
     }
 
-    /** Removes what was made of fonts that nothing names, before a time. */
+    /** Removes what was made of fonts that nothing names, and what other engines made, before a time. */
     void collect(Set<String> named, Instant before) {
-        if (!Files.exists(folder)) {
+        remove(all, 1, made -> !made.equals(folder), before);
+        remove(folder, 2, made -> !named.contains(made.getFileName().toString()), before);
+    }
+
+    private static void remove(Path within, int depth, Predicate<Path> which, Instant before) {
+        if (!Files.exists(within)) {
             return;
         }
-        try (Stream<Path> files = Files.walk(folder, 2)) {
-            for (Path made : files.filter(file -> folder.relativize(file).getNameCount() == 2)
-                    .filter(file -> !named.contains(file.getFileName().toString()))
+        try (Stream<Path> files = Files.walk(within, depth)) {
+            for (Path made : files.filter(file ->
+                            !file.equals(within) && within.relativize(file).getNameCount() == depth)
+                    .filter(which)
                     .toList()) {
                 if (Files.getLastModifiedTime(made).toInstant().isBefore(before)) {
                     FileSystemUtils.deleteRecursively(made);

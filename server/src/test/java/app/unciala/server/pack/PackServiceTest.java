@@ -12,15 +12,18 @@ import static org.mockito.Mockito.when;
 
 import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.TextRole;
+import app.unciala.core.license.Clearance.Answer;
 import app.unciala.core.license.Verdict;
+import app.unciala.font.FontFormat;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
-import app.unciala.server.decision.DecisionService;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.flag.AskedRow.DomainVerdict;
+import app.unciala.server.flag.AskedRow.GoesOut;
+import app.unciala.server.flag.AskedRow.GoesOut.FormatAnswer;
 import app.unciala.server.flag.AskedRow.HeldView;
-import app.unciala.server.flag.FlagService;
+import app.unciala.server.flag.SiteCrossings;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.inventory.Changes;
@@ -59,10 +62,9 @@ class PackServiceTest {
     private static Path folder;
 
     private final PackRepository packs = mock();
-    private final DecisionService decisions = mock();
     private final LicenseService licenses = mock();
     private final SiteService sites = mock();
-    private final FlagService flags = mock();
+    private final SiteCrossings crossings = mock();
     private final FileStore store = mock();
     private final EntityManager entities = mock();
     private final TransactionTemplate transaction = mock();
@@ -73,9 +75,9 @@ class PackServiceTest {
             store,
             new PackMaker(
                     sites,
-                    flags,
+                    crossings,
                     store,
-                    new PackFaces(store, new DerivedFiles(folder), decisions, licenses),
+                    new PackFaces(store, new DerivedFiles(folder), licenses),
                     Clock.systemUTC()),
             mock(Links.class),
             mock(HistoryService.class),
@@ -104,7 +106,7 @@ class PackServiceTest {
                         SiteDelivery.usual(),
                         Map.of("f", "Harrow"),
                         Map.of("f", "Harrow")));
-        when(flags.comparison("s")).thenAnswer(call -> List.copyOf(rows));
+        when(crossings.of(any())).thenAnswer(call -> List.copyOf(rows));
         Recorded license = mock();
         when(license.terms()).thenReturn(mock());
         when(licenses.get(anyString())).thenReturn(license);
@@ -155,7 +157,8 @@ class PackServiceTest {
                         rows.get(0).held(),
                         "",
                         Verdict.ALLOWED,
-                        List.of()));
+                        List.of(),
+                        rows.get(0).goesOut()));
         assertThatThrownBy(() -> service.make("s", Optional.empty())).hasMessageContaining("no domain");
         rows.clear();
         assertThatThrownBy(() -> service.make("s", Optional.empty())).hasMessageContaining("asks for no faces yet");
@@ -173,7 +176,7 @@ class PackServiceTest {
     void whatChangesWhileItIsMadeHasItMadeAgain() {
         rows.add(row(REGULAR, true, Verdict.ALLOWED));
         List<AskedRow> changed = List.of(row(REGULAR, true, Verdict.ALLOWED), row(BOLD, false, Verdict.ALLOWED));
-        when(flags.comparison("s")).thenReturn(List.copyOf(rows)).thenReturn(changed);
+        when(crossings.of(any())).thenReturn(List.copyOf(rows)).thenReturn(changed);
         PackView pack = service.make("s", Optional.empty());
         assertThat(pack.contents().stream().filter(content -> content.leftOut()))
                 .hasSize(1);
@@ -217,6 +220,14 @@ class PackServiceTest {
                 isHeld ? List.of(new HeldView("id", "w.ttf", "sha", "ttf", SlotView.of(slot), false)) : List.of(),
                 "",
                 verdict,
-                List.of(new DomainVerdict("client.example", verdict, "l", "The license", List.of(reason))));
+                List.of(new DomainVerdict("client.example", verdict, "l", "The license", List.of(reason))),
+                new GoesOut(
+                        SlotView.of(slot),
+                        false,
+                        FontFormat.WOFF2,
+                        false,
+                        new Answer(verdict, reason),
+                        new Answer(verdict, reason),
+                        List.of(new FormatAnswer(FontFormat.WOFF2, isHeld ? "sha" : "", new Answer(verdict, reason)))));
     }
 }
