@@ -238,6 +238,7 @@ const how: Record<NonNullable<FoundFont["held"]>["how"], string> = {
   SAME_DRAWING: "the same drawing, converted",
   CUT: "cut from",
   ALIKE: "drawn nearly as",
+  SUPERSEDED: "an old version that’s still served:",
 };
 
 export function heldInWords(held: NonNullable<FoundFont["held"]>): string {

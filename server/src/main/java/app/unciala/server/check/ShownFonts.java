@@ -1,8 +1,11 @@
 package app.unciala.server.check;
 
+import app.unciala.core.flag.Owner;
 import app.unciala.server.check.CheckReport.FoundFont;
 import app.unciala.server.family.HeldFamilies;
 import app.unciala.server.family.HeldFamilies.HeldFace;
+import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Parts;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,17 +15,22 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 
 /** What is held of the fonts that pages show: looked up anew each time, since what is held changes. */
 @Component
 class ShownFonts {
     private final HeldFamilies families;
+    private final SiteCheckRepository checks;
     private final JdbcClient database;
 
-    ShownFonts(HeldFamilies families, JdbcClient database) {
+    ShownFonts(HeldFamilies families, SiteCheckRepository checks, JdbcClient database) {
         this.families = families;
+        this.checks = checks;
         this.database = database;
     }
 
@@ -33,7 +41,9 @@ class ShownFonts {
         /** A part of the characters of what is held. */
         CUT,
         /** Drawn nearly as what is held, such as another version of it. */
-        ALIKE
+        ALIKE,
+        /** A file that another took the place of in the inventory. */
+        SUPERSEDED
     }
 
     /** The held file that a font on a page is, or was made from. */
@@ -55,10 +65,18 @@ class ShownFonts {
     }
 
     private static Optional<HeldAs> held(FoundFont font, List<HeldFace> faces) {
-        return first(faces, face -> face.sha256().equals(font.sha256()), face -> Held.SAME_BYTES)
-                .or(() -> first(faces, face -> face.drawing().equals(font.drawing()), face -> Held.SAME_DRAWING))
+        List<HeldFace> current =
+                faces.stream().filter(face -> !face.superseded()).toList();
+        return first(current, face -> face.sha256().equals(font.sha256()), face -> Held.SAME_BYTES)
+                .or(() -> first(current, face -> face.drawing().equals(font.drawing()), face -> Held.SAME_DRAWING))
                 .or(() -> first(
                         faces,
+                        face -> face.superseded()
+                                && (face.sha256().equals(font.sha256())
+                                        || face.drawing().equals(font.drawing())),
+                        face -> Held.SUPERSEDED))
+                .or(() -> first(
+                        current,
                         face -> face.fileId().equals(font.nearFileId()),
                         face -> font.codePoints() < face.codePoints() ? Held.CUT : Held.ALIKE));
     }
@@ -68,6 +86,17 @@ class ShownFonts {
                 .filter(is)
                 .findFirst()
                 .map(face -> new HeldAs(how.apply(face), face.familyId(), face.familyName(), face.fileName()));
+    }
+
+    /** Keeps which families the fonts on pages are faces of, where files changed: one may belong to another by now. */
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void filesChanged(Changes.Touched touched) {
+        if (touched.scope().ids(Owner.Type.DRAWING).isEmpty()) {
+            return;
+        }
+        Parts.of(touched.scope().ids(Owner.Type.SITE), sites -> checks.latestOf(Set.copyOf(sites))
+                .forEach(check -> check.report().ifPresent(report -> replace(check.siteId(), report.fonts()))));
     }
 
     /** The sites whose latest check found a font of a family, as it was held then or is drawn now. */

@@ -30,6 +30,13 @@ interface FaceFileRepository extends JpaRepository<FaceFileEntity, String> {
                     + " order by deleted_at desc, id")
     List<FaceFileEntity> findSuperseded(String familyId);
 
+    /** Those that another file took the place of, by the bytes or the drawing. */
+    @Query(
+            nativeQuery = true,
+            value = "select * from face_file where superseded_by is not null"
+                    + " and (sha256 in (:sha256) or drawing in (:drawings)) order by deleted_at desc, id")
+    List<FaceFileEntity> findSuperseded(Collection<String> sha256, Collection<String> drawings);
+
     /** What is held for the slot of a file in other drawings than its own. */
     default List<FaceFileEntity> drawnOtherwise(FaceFileEntity than) {
         return findByFamilyId(than.familyId()).stream()

@@ -94,7 +94,11 @@ public class HeldFamilies {
                 .toList();
     }
 
-    /** A held file with the family that it is a face of. */
+    /**
+     * A held file with the family that it is a face of.
+     *
+     * @param superseded whether another file took its place, and it is kept only
+     */
     public record HeldFace(
             String fileId,
             String familyId,
@@ -102,20 +106,26 @@ public class HeldFamilies {
             String fileName,
             String sha256,
             String drawing,
-            int codePoints) {}
+            int codePoints,
+            boolean superseded) {}
 
-    /** The held files that have any of these ids or digests, oldest first. */
+    /** The held files that have any of these ids or digests, oldest first, and then those that are superseded. */
     @Transactional(readOnly = true)
     public List<HeldFace> faces(Collection<String> ids, Collection<String> sha256, Collection<String> drawings) {
         Map<String, FaceFileEntity> found = new LinkedHashMap<>();
         Parts.of(ids, part -> files.findAllById(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(sha256, part -> files.findBySha256In(part).forEach(file -> found.put(file.id(), file)));
         Parts.of(drawings, part -> files.findByDrawingIn(part).forEach(file -> found.put(file.id(), file)));
-        Map<String, String> names =
-                names(found.values().stream().map(FaceFileEntity::familyId).toList());
-        return found.values().stream()
+        Map<String, FaceFileEntity> superseded = new LinkedHashMap<>();
+        Parts.of(
+                sha256, part -> files.findSuperseded(part, List.of()).forEach(file -> superseded.put(file.id(), file)));
+        Parts.of(drawings, part -> files.findSuperseded(List.of(), part)
+                .forEach(file -> superseded.put(file.id(), file)));
+        Map<String, String> names = names(Stream.concat(found.values().stream(), superseded.values().stream())
+                .map(FaceFileEntity::familyId)
+                .toList());
+        return Stream.concat(found.values().stream().sorted(FaceFileEntity.BY_AGE), superseded.values().stream())
                 .filter(file -> names.containsKey(file.familyId()))
-                .sorted(FaceFileEntity.BY_AGE)
                 .map(file -> new HeldFace(
                         file.id(),
                         file.familyId(),
@@ -123,7 +133,8 @@ public class HeldFamilies {
                         file.fileName(),
                         file.sha256(),
                         file.drawing(),
-                        file.codePoints()))
+                        file.codePoints(),
+                        superseded.containsKey(file.id())))
                 .toList();
     }
 

@@ -118,6 +118,17 @@ public class Links implements Scope.Links {
         return look("select name from license where deleted_at is null and holder_id in (:ids)", Set.of(clientId));
     }
 
+    /** What a change of a client touches: the licenses that it holds, as others say by whom they are held. */
+    public Scope scopeOfHolder(String clientId) {
+        return look("select id from license where deleted_at is null and holder_id in (:ids)", Set.of(clientId))
+                .stream()
+                .map(license -> Scope.ofLicense(
+                        license,
+                        look("select family_id from license_family where license_id in (:ids)", Set.of(license)),
+                        this))
+                .reduce(Scope.NOTHING, Scope::and);
+    }
+
     /** The licenses with a limit on page views that cover any of the families, each with all families it covers. */
     public Map<String, Set<String>> limitedLicenses(Collection<String> familyIds) {
         Map<String, Set<String>> families = new TreeMap<>();

@@ -90,6 +90,8 @@ public class ClientService implements Reverser {
         String before = client.name();
         client.rename(name.strip());
         clients.saveAndFlush(client);
+        sites.findByClientIdOrderByName(id).forEach(site -> site.findBy(client.name()));
+        changes.touched(links.scopeOfHolder(id));
         history.record(Deed.of("client", id, client.name(), "Renamed client “" + before + "” to “" + name.strip() + "”")
                 .changing(Map.of("name", before), Map.of("name", client.name())));
         return client.toRecord();

@@ -1,5 +1,6 @@
 package app.unciala.server.site;
 
+import app.unciala.core.domain.DomainName;
 import app.unciala.server.site.SiteService.Details;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -8,10 +9,14 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.OptimisticLock;
 import org.hibernate.annotations.SQLRestriction;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -33,7 +38,9 @@ class SiteEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private Details details = new Details(List.of(), List.of(), List.of(), SiteDelivery.usual(), Map.of());
 
+    /** Follows other records, too, such as the client's name; that does not count as an edit of the site. */
     @Column
+    @OptimisticLock(excluded = true)
     private String searchText = "";
 
     @Column
@@ -45,12 +52,22 @@ class SiteEntity {
         this.id = id;
     }
 
-    /** {@code newSearchText} is what the site is found by, in lower case. */
-    void edit(String newClientId, String newName, Details newDetails, String newSearchText) {
+    void edit(String newClientId, String clientName, String newName, Details newDetails) {
         clientId = newClientId;
         name = newName;
         details = newDetails;
-        searchText = newSearchText;
+        findBy(clientName);
+    }
+
+    /** Lets the site be found by its name, its domains and the name of its client. */
+    void findBy(String clientName) {
+        searchText = Stream.concat(
+                        Stream.of(name, clientName),
+                        details.domains().stream()
+                                .flatMap(domain -> Stream.of(domain, new DomainName(domain).display())))
+                .distinct()
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
     }
 
     void delete(Instant at) {

@@ -39,7 +39,6 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BinaryOperator;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.Sort;
@@ -337,14 +336,9 @@ public class SiteService implements Reverser {
         SiteDelivery delivery = draft.delivery() == null
                 ? site.details().delivery()
                 : draft.delivery().checked();
-        String searchText = Stream.concat(
-                        Stream.of(draft.name().strip(), clientName),
-                        domains.stream().flatMap(domain -> Stream.of(domain, new DomainName(domain).display())))
-                .distinct()
-                .collect(Collectors.joining(" "))
-                .toLowerCase(Locale.ROOT);
         site.edit(
                 draft.clientId(),
+                clientName,
                 draft.name().strip(),
                 new Details(
                         domains,
@@ -353,8 +347,7 @@ public class SiteService implements Reverser {
                         delivery,
                         draft.familyNames() == null
                                 ? site.details().familyNames()
-                                : familyNames(draft.familyNames(), roles, delivery)),
-                searchText);
+                                : familyNames(draft.familyNames(), roles, delivery)));
         sites.saveAndFlush(site);
         links.ofSite(site.id(), site.familyIds());
     }

@@ -24,7 +24,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** As what a font on a page is held: by its bytes first, then by its drawing, then by what it is drawn like. */
 class ShownFontsTest {
     private final HeldFamilies families = mock();
-    private final ShownFonts fonts = new ShownFonts(families, mock(JdbcClient.class));
+    private final ShownFonts fonts = new ShownFonts(families, mock(SiteCheckRepository.class), mock(JdbcClient.class));
 
     @ParameterizedTest
     @CsvSource(
@@ -69,7 +69,7 @@ class ShownFontsTest {
     }
 
     private static HeldFace face(String id, String sha256, String drawing, int codePoints) {
-        return new HeldFace(id, "f", "Harrow", id + ".ttf", sha256, drawing, codePoints);
+        return new HeldFace(id, "f", "Harrow", id + ".ttf", sha256, drawing, codePoints, false);
     }
 
     private static FoundFont font(String sha256, String drawing, String near, int codePoints) {
