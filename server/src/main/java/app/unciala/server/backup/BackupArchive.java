@@ -34,7 +34,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class BackupArchive {
     /** The newest database schema that this program knows. */
-    static final int SCHEMA = 16;
+    static final int SCHEMA = 17;
 
     static final String DATABASE = "database.sql";
     private static final int FORMAT = 1;

@@ -6,10 +6,8 @@ import app.unciala.server.job.Jobs;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import com.github.kagkarlsson.scheduler.task.schedule.Daily;
 import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Duration;
-import java.time.LocalTime;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -32,12 +30,6 @@ class FileJobs {
     @Bean
     OneTimeTask<Void> checkAllFiles(FileChecks checks) {
         return Tasks.oneTime("check all files").execute((instance, context) -> checks.checkAll());
-    }
-
-    @Bean
-    RecurringTask<Void> purgeDeleted(FileChecks checks) {
-        return Tasks.recurring("purge deleted", new Daily(LocalTime.of(2, 30)))
-                .execute((instance, context) -> checks.purge());
     }
 
     @Bean
