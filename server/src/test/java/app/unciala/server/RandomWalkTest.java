@@ -28,7 +28,7 @@ import tools.jackson.databind.JsonNode;
  * way.
  */
 class RandomWalkTest {
-    private static final int STEPS = Integer.getInteger("unciala.walk.steps", 800);
+    private static final int STEPS = Integer.getInteger("unciala.walk.steps", 240);
     private static final long SEED = Long.getLong("unciala.walk.seed", 42);
     private static final List<String> CLAUSES = List.of("GRANTED", "REFUSED", "NOT_STATED");
     private static final List<String> HOSTS = List.of("a.example", "b.example", "www.a.example", "c.example");
@@ -259,7 +259,7 @@ class RandomWalkTest {
             JsonNode group = groups.get(random.nextInt(groups.size()));
             List<String> members = group.get("members")
                     .valueStream()
-                    .map(member -> member.get("id").asString())
+                    .map(member -> member.get("file").get("id").asString())
                     .toList();
             send(
                     "POST",
