@@ -323,9 +323,13 @@ public class Duplicates implements Reverser {
                 .query(String.class)
                 .list();
         owners.forEach(service::restoreFamily);
-        database.sql("update face_file set deleted_at = null, superseded_by = null where id in (:ids)")
+        int restored = database.sql("update face_file set deleted_at = null, superseded_by = null where id in (:ids)"
+                        + " and superseded_by is not null")
                 .param("ids", ids)
                 .update();
+        if (restored < ids.size()) {
+            throw Fault.conflict("Some of these files are held again by now, or were removed for good.");
+        }
         entities.clear();
         Set<String> touched = new TreeSet<>(owners);
         touched.add(reversal.ids().get(0));

@@ -4,6 +4,7 @@ import app.unciala.core.flag.Snapshot.HeldFile;
 import app.unciala.font.face.Classification;
 import app.unciala.font.face.Embedding;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.history.DeletedRows;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
@@ -50,6 +51,7 @@ public class FamilyService implements Reverser {
     private final Changes changes;
     private final EntityManager entities;
     private final JdbcClient database;
+    private final DeletedRows deletedRows;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -65,6 +67,7 @@ public class FamilyService implements Reverser {
             Changes changes,
             EntityManager entities,
             JdbcClient database,
+            DeletedRows deletedRows,
             TransactionTemplate transaction,
             Clock clock) {
         this.families = families;
@@ -78,6 +81,7 @@ public class FamilyService implements Reverser {
         this.changes = changes;
         this.entities = entities;
         this.database = database;
+        this.deletedRows = deletedRows;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -255,9 +259,7 @@ public class FamilyService implements Reverser {
     public void reverse(Reversal reversal) {
         String familyId = reversal.ids().get(0);
         restoreFamily(familyId);
-        database.sql("update face_file set deleted_at = null where id = :id")
-                .param("id", reversal.ids().get(1))
-                .update();
+        deletedRows.restore("face_file", reversal.ids().get(1), "the file");
         entities.lock(find(familyId), LockModeType.OPTIMISTIC_FORCE_INCREMENT);
         entities.flush();
         familyChanges.touched(Set.of(familyId), List.of());
@@ -271,7 +273,8 @@ public class FamilyService implements Reverser {
         String name = database.sql("select name from family where id = :id")
                 .param("id", id)
                 .query(String.class)
-                .single();
+                .optional()
+                .orElseThrow(() -> Fault.conflict("Its family was removed for good by now."));
         String key = Texts.familyKey(name);
         if (families.findByNameKey(key).isPresent()) {
             throw Fault.conflict("There is a new family named “" + name + "” by now.");

@@ -19,6 +19,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -131,9 +132,17 @@ public class IncomingFiles {
         return before;
     }
 
+    /** The families of files. */
+    @Transactional(readOnly = true)
+    public Set<String> familiesOf(List<String> fileIds) {
+        return files.findAllById(fileIds).stream()
+                .map(FaceFileEntity::familyId)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
     /**
      * Takes back files that an intake brought in, and the families that it made, unless something was built on them; what
-     * they replaced is held again.
+     * they replaced is held again. What was settled as a duplicate in a family that is deleted stays settled.
      */
     @Transactional
     public void takeBack(List<String> fileIds) {
@@ -141,11 +150,18 @@ public class IncomingFiles {
         if (taken.size() < fileIds.size()) {
             throw Fault.conflict("Files of this intake were removed since, so it cannot be taken back as a whole.");
         }
-        int restored = database.sql(
-                        "update face_file set deleted_at = null, superseded_by = null where superseded_by in (:ids)")
+        List<String> owners = database.sql(
+                        "select distinct h.family_id from face_file h"
+                                + " join family f on f.id = h.family_id and f.deleted_at is null where h.superseded_by in (:ids)")
                 .param("ids", fileIds)
-                .update();
-        if (restored > 0) {
+                .query(String.class)
+                .list();
+        if (!owners.isEmpty()) {
+            database.sql("update face_file set deleted_at = null, superseded_by = null"
+                            + " where superseded_by in (:ids) and family_id in (:owners)")
+                    .param("ids", fileIds)
+                    .param("owners", owners)
+                    .update();
             entities.clear();
             taken = files.findAllById(fileIds);
         }
@@ -155,7 +171,9 @@ public class IncomingFiles {
                 taken.stream().map(file -> file.toSnapshot(true)).toList();
         byFamily.forEach(this::takeBack);
         entities.flush();
-        familyChanges.touched(byFamily.keySet(), before);
+        Set<String> touched = new TreeSet<>(byFamily.keySet());
+        touched.addAll(owners);
+        familyChanges.touched(touched, before);
     }
 
     private void takeBack(String familyId, List<FaceFileEntity> own) {

@@ -237,10 +237,14 @@ public class Acceptance {
 
     /** Takes back what went in, the licenses recorded with it, and what one that was there covers since. */
     void takeBack(String id, List<String> licensed) {
+        Set<String> families = incoming.familiesOf(items.findByIntakeIdAndGoesInTrueOrderByPosition(id).stream()
+                .map(IntakeItemEntity::faceFileId)
+                .filter(Objects::nonNull)
+                .toList());
         for (String text : licensed) {
             int covers = text.indexOf(COVERS);
             if (covers < 0) {
-                licenses.takeBack(text);
+                licenses.takeBack(text, families);
             } else {
                 licenses.uncover(text.substring(0, covers), text.substring(covers + COVERS.length()));
             }

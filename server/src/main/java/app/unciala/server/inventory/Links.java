@@ -103,6 +103,11 @@ public class Links implements Scope.Links {
         return clients;
     }
 
+    public boolean isDeletedClient(String clientId) {
+        return look("select id from client where deleted_at is null and id in (:ids)", Set.of(clientId))
+                .isEmpty();
+    }
+
     /** The client of a name, however its letters are written. */
     public Optional<String> clientNamed(String name) {
         return first("select id from client where deleted_at is null and lower(name) = lower(:name)", name);
@@ -180,8 +185,7 @@ public class Links implements Scope.Links {
 
     /** Refuses the id of a client that does not exist. {@code field} is the field that names it. */
     public void clientMustExist(String field, String clientId) {
-        if (look("select id from client where deleted_at is null and id in (:ids)", Set.of(clientId))
-                .isEmpty()) {
+        if (isDeletedClient(clientId)) {
             throw Fault.invalid(field, "There is no client “" + clientId + "”.");
         }
     }

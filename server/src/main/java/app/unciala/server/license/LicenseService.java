@@ -8,6 +8,7 @@ import app.unciala.core.license.LicenseSentence;
 import app.unciala.core.license.PageViews.Reading;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.history.Actor;
+import app.unciala.server.history.DeletedRows;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
@@ -58,6 +59,7 @@ public class LicenseService implements Reverser {
     private final Actor actor;
     private final Changes changes;
     private final JdbcClient database;
+    private final DeletedRows deletedRows;
     private final Clock clock;
 
     LicenseService(
@@ -69,6 +71,7 @@ public class LicenseService implements Reverser {
             Actor actor,
             Changes changes,
             JdbcClient database,
+            DeletedRows deletedRows,
             Clock clock) {
         this.licenses = licenses;
         this.agreements = agreements;
@@ -78,6 +81,7 @@ public class LicenseService implements Reverser {
         this.actor = actor;
         this.changes = changes;
         this.database = database;
+        this.deletedRows = deletedRows;
         this.clock = clock;
     }
 
@@ -254,11 +258,15 @@ public class LicenseService implements Reverser {
         return added;
     }
 
-    /** Takes back that a license covers a family; nothing happens if it was deleted, or covers it no more. */
+    /**
+     * Takes back that a license covers a family; nothing happens if it was deleted, covers it no more, or a site asks for
+     * the family.
+     */
     @Transactional
     public void uncover(String id, String familyId) {
         licenses.findById(id)
                 .filter(license -> license.familyIds().contains(familyId))
+                .filter(license -> links.sitesAsking(Set.of(familyId)).isEmpty())
                 .ifPresent(license -> {
                     List<Covered> covers = license.terms().covers().stream()
                             .filter(covered -> !covered.familyId().equals(familyId))
@@ -294,11 +302,20 @@ public class LicenseService implements Reverser {
                 .undoneBy(new Reversal(DELETED, List.of(id))));
     }
 
-    /** Takes back that a license was recorded, as long as nobody changed it since. */
+    /**
+     * Takes back that a license was recorded for some families: it stays where others rely on it by now, for another
+     * family or for a site, and then covers no more of those families than sites ask for.
+     */
     @Transactional
-    public void takeBack(String id) {
+    public void takeBack(String id, Set<String> families) {
         LicenseEntity license =
                 licenses.findById(id).orElseThrow(() -> Fault.conflict("A license of this intake was deleted since."));
+        boolean isReliedOn = !families.containsAll(license.familyIds())
+                || !links.sitesAsking(license.familyIds()).isEmpty();
+        if (isReliedOn) {
+            families.forEach(family -> uncover(id, family));
+            return;
+        }
         license.delete(clock.instant());
         licenses.saveAndFlush(license);
         changes.touched(Scope.ofLicense(id, license.familyIds(), links));
@@ -312,10 +329,15 @@ public class LicenseService implements Reverser {
     @Override
     public void reverse(Reversal reversal) {
         String id = reversal.ids().get(0);
-        database.sql("update license set deleted_at = null where id = :id")
-                .param("id", id)
-                .update();
+        deletedRows.restore("license", id, "the license");
         LicenseEntity license = find(id);
+        Optional.ofNullable(license.terms().holderId())
+                .filter(links::isDeletedClient)
+                .ifPresent(holder -> {
+                    throw Fault.conflict(license.name() + " is held by "
+                            + links.clientNames(Set.of(holder)).getOrDefault(holder, "a client")
+                            + ", who was deleted. Restore the client first.");
+                });
         links.mustExist("covers", license.familyIds());
         changes.touched(Scope.ofLicense(id, license.familyIds(), links));
     }

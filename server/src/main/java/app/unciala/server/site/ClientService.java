@@ -1,6 +1,7 @@
 package app.unciala.server.site;
 
 import app.unciala.server.fault.Fault;
+import app.unciala.server.history.DeletedRows;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
@@ -17,7 +18,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Sort;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,7 +32,7 @@ public class ClientService implements Reverser {
     private final Links links;
     private final HistoryService history;
     private final Changes changes;
-    private final JdbcClient database;
+    private final DeletedRows deletedRows;
     private final Clock clock;
 
     ClientService(
@@ -41,14 +41,14 @@ public class ClientService implements Reverser {
             Links links,
             HistoryService history,
             Changes changes,
-            JdbcClient database,
+            DeletedRows deletedRows,
             Clock clock) {
         this.clients = clients;
         this.sites = sites;
         this.links = links;
         this.history = history;
         this.changes = changes;
-        this.database = database;
+        this.deletedRows = deletedRows;
         this.clock = clock;
     }
 
@@ -133,9 +133,16 @@ public class ClientService implements Reverser {
 
     @Override
     public void reverse(Reversal reversal) {
-        database.sql("update client set deleted_at = null where id = :id")
-                .param("id", reversal.ids().get(0))
-                .update();
+        deletedRows.restore("client", reversal.ids().get(0), "the client");
+    }
+
+    /** Refuses to restore a site whose client is deleted. */
+    void mustExist(String id, String site) {
+        if (links.isDeletedClient(id)) {
+            throw Fault.conflict(site + " is a site of "
+                    + links.clientNames(Set.of(id)).getOrDefault(id, "a client")
+                    + ", who was deleted. Restore the client first.");
+        }
     }
 
     /** Clients by id, for lists of their sites. */

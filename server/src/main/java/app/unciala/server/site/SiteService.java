@@ -7,6 +7,7 @@ import app.unciala.core.license.FaceUse.Place;
 import app.unciala.core.page.OwnHosts;
 import app.unciala.font.face.Slot;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.history.DeletedRows;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
@@ -43,7 +44,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.domain.Window;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -58,7 +58,7 @@ public class SiteService implements Reverser {
     private final Links links;
     private final HistoryService history;
     private final Changes changes;
-    private final JdbcClient database;
+    private final DeletedRows deletedRows;
     private final Clock clock;
 
     SiteService(
@@ -67,14 +67,14 @@ public class SiteService implements Reverser {
             Links links,
             HistoryService history,
             Changes changes,
-            JdbcClient database,
+            DeletedRows deletedRows,
             Clock clock) {
         this.sites = sites;
         this.clients = clients;
         this.links = links;
         this.history = history;
         this.changes = changes;
-        this.database = database;
+        this.deletedRows = deletedRows;
         this.clock = clock;
     }
 
@@ -303,11 +303,9 @@ public class SiteService implements Reverser {
     @Override
     public void reverse(Reversal reversal) {
         String id = reversal.ids().get(0);
-        database.sql("update site set deleted_at = null where id = :id")
-                .param("id", id)
-                .update();
+        deletedRows.restore("site", id, "the site");
         SiteEntity site = find(id);
-        clients.get(site.clientId());
+        clients.mustExist(site.clientId(), site.name());
         links.mustExist("familyId", site.familyIds());
         changes.touched(links.scopeOfSite(id, site.familyIds()));
     }

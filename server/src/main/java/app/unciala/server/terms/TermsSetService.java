@@ -1,6 +1,7 @@
 package app.unciala.server.terms;
 
 import app.unciala.server.fault.Fault;
+import app.unciala.server.history.DeletedRows;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.history.Reversal;
@@ -12,7 +13,6 @@ import app.unciala.server.license.LicenseService;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.data.domain.Limit;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,7 +29,7 @@ public class TermsSetService implements Reverser {
     private final LicenseService licenses;
     private final HistoryService history;
     private final Changes changes;
-    private final JdbcClient database;
+    private final DeletedRows deletedRows;
     private final Clock clock;
 
     TermsSetService(
@@ -37,13 +37,13 @@ public class TermsSetService implements Reverser {
             LicenseService licenses,
             HistoryService history,
             Changes changes,
-            JdbcClient database,
+            DeletedRows deletedRows,
             Clock clock) {
         this.sets = sets;
         this.licenses = licenses;
         this.history = history;
         this.changes = changes;
-        this.database = database;
+        this.deletedRows = deletedRows;
         this.clock = clock;
     }
 
@@ -104,9 +104,7 @@ public class TermsSetService implements Reverser {
 
     @Override
     public void reverse(Reversal reversal) {
-        database.sql("update terms_set set deleted_at = null where id = :id")
-                .param("id", reversal.ids().get(0))
-                .update();
+        deletedRows.restore("terms_set", reversal.ids().get(0), "the set of terms");
     }
 
     private static Deed deed(TermsSetEntity set, String verb) {

@@ -14,6 +14,7 @@ import app.unciala.font.report.FaceReport;
 import app.unciala.font.sfnt.Sfnt;
 import app.unciala.server.family.FaceFileEntity.NewFile;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.history.DeletedRows;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Links;
@@ -54,6 +55,7 @@ class FamilyServiceTest {
             mock(Changes.class),
             mock(EntityManager.class),
             mock(JdbcClient.class),
+            mock(DeletedRows.class),
             transaction,
             Clock.systemUTC());
 
