@@ -212,6 +212,7 @@ const foundAs: Record<FamilyOnSite["faces"][number]["how"], string> = {
   SAME_DRAWING: "converted",
   CUT: "a cut",
   ALIKE: "drawn nearly alike",
+  SUPERSEDED: "an old version",
 };
 
 /** A face as it was found on the pages of a site. */

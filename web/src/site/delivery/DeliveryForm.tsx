@@ -231,7 +231,7 @@ type TextProps = {
 
 function Text({ register, name }: TextProps) {
   return (
-    <Field id={name} label={words[name]}>
+    <Field id={name} label={words[name]} help={name === "base" ? words.baseHelp : undefined}>
       <TextField id={name} fullWidth {...register(name)} />
     </Field>
   );

@@ -25,6 +25,14 @@ describe("how a host takes fonts", () => {
       'src: url("https://cdn.example/f/tarnow-bold-1f0c22aa.woff2") format("woff2");',
     ],
     [
+      { kind: "BASE_URL", base: "//cdn.example/f/old.woff2?v=3", digest: false },
+      'src: url("https://cdn.example/f/tarnow-bold.woff2") format("woff2");',
+    ],
+    [
+      { kind: "BASE_URL", base: "/assets", digest: false },
+      'src: url("/assets/tarnow-bold.woff2") format("woff2");',
+    ],
+    [
       { kind: "EXPRESSION", expression: "{{ asset '{file}' }}", digest: false },
       'src: url("{{ asset \'tarnow-bold.woff2\' }}") format("woff2");',
     ],
@@ -72,12 +80,12 @@ describe("how a host takes fonts", () => {
 
   it("says in one sentence how fonts are delivered", () => {
     expect(deliveryInWords(usual)).toBe(
-      "Whole, not cut to any language; files in a folder, seen from the style sheet, named in lowercase letters with hyphens and a digest; handed over as a style sheet.",
+      "Whole fonts, not subset. Files go in a folder next to the style sheet, with lowercase, hyphenated names and a content hash. Rules come as a style sheet.",
     );
     expect(
       deliveryInWords({ ...usual, languages: ["pl", "de"], names: "KEEP", digest: false, kind: "FLAT" }),
     ).toBe(
-      "Cut to Polish and German; files beside the style sheet, no folders, named as the family is written; handed over as a style sheet.",
+      "Subset to Polish and German. Files go next to the style sheet, without folders, with names as the family is written. Rules come as a style sheet.",
     );
   });
 

@@ -30,6 +30,22 @@ export function sampleName({ names, digest }: Pick<Delivery, "names" | "digest">
   return `${stem}${digest ? `${gap}1f0c22aa` : ""}.woff2`;
 }
 
+/** What stands before the names of files under a base address, or the address of any one of them; empty for none. */
+function baseOf(typed: string): string {
+  const text = typed
+    .trim()
+    .replace(/^url\((.*)\)$/, "$1")
+    .replace(/^(["'])(.*)\1$/, "$2");
+  const address = text.startsWith("//") ? `https:${text}` : text;
+  if (!/^(https:\/\/[^/\s]+|\/|\.{1,2}\/)/.test(address)) {
+    return "";
+  }
+  const path = address.replace(/[?#].*$/, "");
+  return /\.(woff2?|ttf|otf|eot|svg)$/i.test(path)
+    ? path.slice(0, path.lastIndexOf("/") + 1)
+    : address.replace(/([^/=])$/, "$1/");
+}
+
 /** How the style sheet would refer to a sample file; empty while what was described cannot work. */
 export function sampleUrl(delivery: Delivery): string {
   const name = sampleName(delivery);
@@ -39,9 +55,7 @@ export function sampleUrl(delivery: Delivery): string {
     case "FLAT":
       return name;
     case "BASE_URL":
-      return /^https:\/\/[^/\s]+/.test(delivery.base.trim())
-        ? `${delivery.base.trim().replace(/\/+$/, "")}/${name}`
-        : "";
+      return baseOf(delivery.base) && `${baseOf(delivery.base)}${name}`;
     case "EXPRESSION":
       return delivery.expression.includes("{file}")
         ? delivery.expression.trim().replaceAll("{file}", name)

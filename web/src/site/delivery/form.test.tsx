@@ -25,11 +25,11 @@ describe("how a site's fonts are delivered", () => {
   it("shows what comes out while it is described, and keeps it", async () => {
     const state = recorded();
     const { user } = await open("/sites/s1/delivery", "Fernway");
-    const preview = screen.getByRole("group", { name: "What comes out" });
+    const preview = screen.getByRole("group", { name: "Preview" });
     expect(preview).toHaveTextContent('url("fonts/tarnow-bold-1f0c22aa.woff2")');
     await user.click(screen.getByRole("combobox", { name: "Where files go" }));
-    await user.click(screen.getByRole("option", { name: /^by an expression/ }));
-    expect(preview).toHaveTextContent("This cannot work yet.");
+    await user.click(screen.getByRole("option", { name: /own expression points/ }));
+    expect(preview).toHaveTextContent("Nothing to preview until the fields above are complete.");
     await user.click(screen.getByLabelText(/^Expression/));
     await user.paste("{{ asset '{file}' }}");
     expect(preview).toHaveTextContent("url(\"{{ asset 'tarnow-bold-1f0c22aa.woff2' }}\")");

@@ -4,14 +4,14 @@ import { languageName } from "./delivery";
 
 /** What the leaf Delivery says. */
 export const words = {
-  below: "What the fonts are cut to, how the host takes and names files, and what is handed over.",
-  cut: "Cut",
-  cutIs: "to what the site’s text needs",
+  below: "Which characters fonts keep, how the host takes and names files, and what a pack contains.",
+  cut: "Subset",
+  cutIs: "the characters that the site’s text needs",
   languages: "Languages",
   languagesHint: "English, Enter",
-  languagesHelp: "Without any, fonts are delivered whole.",
+  languagesHelp: "Leave empty to deliver whole fonts.",
   words: "The site’s own words and signs",
-  wordsHelp: "Kept when fonts are cut, and shown on the specimen page: prices, arrows, names.",
+  wordsHelp: "Always kept in subsets, and shown on the specimen page: prices, arrows, names.",
   browsers: "Browsers",
   formats: "Formats of the host",
   formatsHint: "WOFF2, Enter",
@@ -21,49 +21,49 @@ export const words = {
   overridesHelp:
     "CSS at the end of the pack’s rules, such as what beats a theme’s own. Leave empty if nothing has to be overridden.",
   budget: "Budget, kB",
-  budgetHelp: "What the fonts of a page may weigh together.",
+  budgetHelp: "How much the fonts of a page may weigh in total. Leave empty for no limit.",
   budgetNone: "A budget is a number of kilobytes.",
   prefix: "Prefix of family names",
-  prefixHelp: "Where the host may hold fonts of the same name.",
+  prefixHelp: "For hosts that may already have fonts of the same name.",
   familyNames: "Names in CSS",
-  familyNamesAre: "leave one empty for the family’s own name",
+  familyNamesAre: "leave empty for the family’s own name",
   familyNamesSave: "Save the names",
-  standIns: "System faces with matched metrics stand in until the fonts are there",
-  placement: "Placement",
-  placementIs: "how this host takes and names files",
+  standIns: "Show system fonts with matched metrics until the fonts have loaded",
+  placement: "Files on the host",
+  placementIs: "where they go and what they’re called",
   kind: "Where files go",
-  folder: "Folder, as seen from the style sheet",
+  folder: "Folder, relative to the style sheet",
   base: "Base address",
-  expression: "Expression, with {file} where the name belongs",
+  baseHelp: "The address of the folder, or of any font file you’ve uploaded there.",
+  expression: "Expression, with {file} in place of the name",
   names: "File names",
-  digest: "With a part of the digest, so that a changed file is never taken from a cache",
+  digest: "Add a content hash, so that browsers never use an old file from their cache",
   shape: "Rules as",
-  before: "To do before the upload",
-  beforeHelp: "A thing a line, such as letting in a file type; ticked with each pack.",
-  after: "To undo after it",
-  afterHelp: "A thing a line, such as taking that back, or switching another loader off.",
-  preview: "What comes out",
-  cannot: "This cannot work yet.",
+  before: "Before the upload",
+  beforeHelp: "One step per line, such as allowing a file type. You check them off for each pack.",
+  after: "After the upload",
+  afterHelp: "One step per line, such as disallowing that type again, or turning off another font loader.",
+  preview: "Preview",
+  cannot: "Nothing to preview until the fields above are complete.",
   save: "Save the delivery",
   saved: "Saved.",
   addresses: "Addresses of the files",
   addressesHelp:
-    "One a line, as copied from the host; with the name of the file before it where the address does not have it.",
+    "One per line, as copied from the host. Where an address doesn’t contain the file’s name, put the name before it.",
   match: "Match them to the files",
-  matched: "Addresses matched. Save the delivery, then make the pack again.",
+  matched: "Addresses matched. Save, then make the pack again.",
 };
 
-/** How it is delivered, in one sentence. */
+/** How it is delivered, in three sentences. */
 export function deliveryInWords(delivery: Delivery): string {
   const said = <V extends string>(options: [V, string][], value: V) =>
     (options.find(([known]) => known === value)?.[1] ?? value).replace(/:.*/, "");
-  const cut =
+  const subset =
     delivery.languages.length > 0
-      ? `Cut to ${listed(delivery.languages.map(languageName))}`
-      : "Whole, not cut to any language";
-  return `${cut}; files ${said(kindWords, delivery.kind)}, named in ${said(nameWords, delivery.names)}${
-    delivery.digest ? " and a digest" : ""
-  }; handed over as ${said(shapeWords, delivery.shape)}.`.replace("named in as ", "named as ");
+      ? `Subset to ${listed(delivery.languages.map(languageName))}.`
+      : "Whole fonts, not subset.";
+  const hash = delivery.digest ? " and a content hash" : "";
+  return `${subset} Files go ${said(kindWords, delivery.kind)}, with ${said(nameWords, delivery.names)}${hash}. Rules come as ${said(shapeWords, delivery.shape)}.`;
 }
 
 export const fieldNames: Record<keyof Delivery, string> = {
@@ -91,24 +91,24 @@ export const fieldNames: Record<keyof Delivery, string> = {
 export const formats: Delivery["formats"] = ["WOFF2", "WOFF", "TTF", "OTF", "EOT", "SVG"];
 
 export const browserWords: [Delivery["browsers"], string][] = [
-  ["MODERN", "of the last years: WOFF 2"],
-  ["SOME_YEARS_BACK", "some years back: WOFF 2, WOFF"],
-  ["LEGACY", "legacy: WOFF 2, WOFF, TrueType"],
+  ["MODERN", "current: WOFF2"],
+  ["SOME_YEARS_BACK", "older: WOFF2, WOFF"],
+  ["LEGACY", "legacy: WOFF2, WOFF, TrueType"],
 ];
 
 export const kindWords: [Delivery["kind"], string][] = [
-  ["FOLDER", "in a folder, seen from the style sheet"],
-  ["FLAT", "beside the style sheet, no folders"],
-  ["BASE_URL", "under one base address"],
-  ["EXPRESSION", "by an expression that the host replaces"],
-  ["URL_PER_FILE", "each at its own address, known after upload"],
-  ["INLINE", "inside the style sheet, there is no file store"],
+  ["FOLDER", "in a folder next to the style sheet"],
+  ["FLAT", "next to the style sheet, without folders"],
+  ["BASE_URL", "to one base address"],
+  ["EXPRESSION", "where the host’s own expression points"],
+  ["URL_PER_FILE", "to an address each, known after the upload"],
+  ["INLINE", "inside the style sheet (no file store)"],
 ];
 
 export const nameWords: [Delivery["names"], string][] = [
-  ["HYPHENS", "lowercase letters with hyphens"],
-  ["LETTERS_AND_DIGITS", "lowercase letters and digits only"],
-  ["KEEP", "as the family is written"],
+  ["HYPHENS", "lowercase, hyphenated names"],
+  ["LETTERS_AND_DIGITS", "names of lowercase letters and digits"],
+  ["KEEP", "names as the family is written"],
 ];
 
 export const shapeWords: [Delivery["shape"], string][] = [

@@ -1,6 +1,8 @@
 package app.unciala.core.pack;
 
+import app.unciala.font.FontFormat;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -14,7 +16,7 @@ import java.util.stream.Collectors;
  *
  * @param folder for files beside the style sheet: the folder they stand in, seen from the style sheet, such as {@code fonts}
  *     or {@code ../assets}
- * @param base for files under a base address: what stands before each name
+ * @param base for files under a base address: what stands before each name, or the address of one of them
  * @param expression for a host that replaces an expression: the text around {@value #NAME}
  * @param urls for files whose address is known after they were uploaded: the address of each file by its name
  */
@@ -60,16 +62,30 @@ public record Placement(
                             + " where the name of the file belongs; this one has it nowhere.");
                 }
             }
-            case BASE_URL -> secure(base);
+            case BASE_URL -> address(base);
             case FOLDER -> {
                 if (folder.isBlank() || folder.contains("\\") || folder.startsWith("/") || folder.contains(":")) {
                     throw new IllegalArgumentException("“" + folder
                             + "” is no folder seen from the style sheet; write one such as fonts or ../assets/fonts.");
                 }
             }
-            case URL_PER_FILE -> urls.values().forEach(Placement::secure);
+            case URL_PER_FILE -> urls.values().forEach(Placement::address);
             case FLAT, INLINE -> {}
         }
+    }
+
+    /**
+     * The same as it is kept: a base that was copied from any uploaded file is that of its folder, and what begins with
+     * {@code //} is reached by https.
+     *
+     * @throws IllegalArgumentException as {@link #check}
+     */
+    public Placement normalized() {
+        check();
+        Map<String, String> addresses = new LinkedHashMap<>();
+        urls.forEach((name, url) -> addresses.put(name, kind == Kind.URL_PER_FILE ? address(url) : url));
+        return new Placement(
+                kind, folder, kind == Kind.BASE_URL ? folderOf(address(base)) : base, expression, addresses, names);
     }
 
     /** The address of a file in the style sheet; for one whose address is not known yet, its name. */
@@ -77,7 +93,7 @@ public record Placement(
         return switch (kind) {
             case FOLDER -> strippedFolder() + "/" + fileName;
             case FLAT, INLINE -> fileName;
-            case BASE_URL -> (base.strip().endsWith("/") ? base.strip() : base.strip() + "/") + fileName;
+            case BASE_URL -> folderOf(base.strip()) + fileName;
             case EXPRESSION -> expression.strip().replace(NAME, fileName);
             case URL_PER_FILE -> urls.getOrDefault(fileName, fileName);
         };
@@ -125,8 +141,7 @@ public record Placement(
                 .toList();
         for (String line : lines) {
             int at = Math.max(line.lastIndexOf(' '), line.lastIndexOf('\t'));
-            String address = line.substring(at + 1);
-            secure(address);
+            String address = address(line.substring(at + 1));
             String name = fileOf(at < 0 ? "" : line.substring(0, at).strip(), address, fileNames);
             if (urls.containsKey(name)) {
                 throw new IllegalArgumentException("“" + line + "”: " + name + " has its address already.");
@@ -162,22 +177,38 @@ public record Placement(
         return best.iterator().next();
     }
 
-    private static void secure(String address) {
-        try {
-            URI uri = URI.create(address.strip());
-            if ("https".equalsIgnoreCase(uri.getScheme()) && uri.getHost() != null) {
-                return;
-            }
-            if ("http".equalsIgnoreCase(uri.getScheme())) {
-                throw new IllegalArgumentException("“" + address + "” must begin with https:.");
-            }
-        } catch (IllegalArgumentException e) {
-            if (e.getCause() == null) {
-                throw e;
-            }
+    /** What stands before the names of files: of an address of one of them, the folder; a query that is open stays. */
+    private static String folderOf(String address) {
+        String path = address.replaceFirst("[?#].*$", "");
+        String last = path.substring(path.lastIndexOf('/') + 1);
+        if (FontFormat.promisedBy(last).isPresent()) {
+            return path.substring(0, path.length() - last.length());
         }
-        throw new IllegalArgumentException(
-                "“" + address + "” is no address; write one such as https://cdn.client.example/fonts/.");
+        return address.endsWith("/") || address.endsWith("=") ? address : address + "/";
+    }
+
+    /**
+     * An address as it was copied, perhaps within quotation marks or {@code url()}: over https, from the top of the host
+     * ({@code /…}), or seen from the style sheet ({@code ./…}, {@code ../…}).
+     */
+    private static String address(String copied) {
+        String text =
+                copied.strip().replaceFirst("^url\\((.*)\\)$", "$1").strip().replaceFirst("^([\"'])(.*)\\1$", "$2");
+        String address = text.startsWith("//") ? "https:" + text : text;
+        if (address.regionMatches(true, 0, "http:", 0, 5)) {
+            throw new IllegalArgumentException("“" + address + "” must begin with https:.");
+        }
+        try {
+            URI uri = new URI(address);
+            boolean isReference = uri.getScheme() == null && address.matches("(/|\\.{1,2}/).*");
+            if (isReference || ("https".equalsIgnoreCase(uri.getScheme()) && uri.getHost() != null)) {
+                return address;
+            }
+        } catch (URISyntaxException e) {
+            // Told below, as what has no host.
+        }
+        throw new IllegalArgumentException("“" + address
+                + "” is no address; write one such as https://cdn.client.example/fonts/ or /assets/fonts/.");
     }
 
     private String strippedFolder() {

@@ -97,6 +97,45 @@ class PlacementTest {
                 .containsExactly("tarnowbold.woff2", "tarnowbold2.woff2", "tarnowbold3.woff2");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "https://cdn.example/f/                       | https://cdn.example/f/x.woff2",
+                "https://cdn.example/f                        | https://cdn.example/f/x.woff2",
+                "https://cdn.example                          | https://cdn.example/x.woff2",
+                "https://cdn.example/f/harrow-bold.woff2      | https://cdn.example/f/x.woff2",
+                "https://cdn.example/f/harrow.ttf?v=12#iefix  | https://cdn.example/f/x.woff2",
+                "//cdn.example/f/harrow.woff                  | https://cdn.example/f/x.woff2",
+                "url(\"https://cdn.example/f/harrow.woff2\")   | https://cdn.example/f/x.woff2",
+                "'https://cdn.example/f/'                     | https://cdn.example/f/x.woff2",
+                "/assets/fonts/harrow.woff2                   | /assets/fonts/x.woff2",
+                "../fonts                                     | ../fonts/x.woff2",
+                "https://cdn.example/get?file=                | https://cdn.example/get?file=x.woff2"
+            },
+            quoteCharacter = '`')
+    void aBaseIsTakenFromTheAddressOfAnyFile(String copied, String url) {
+        Placement base =
+                new Placement(Kind.BASE_URL, "", copied, "", Map.of(), new FileNames(FileNames.Rule.KEEP, false));
+        assertThat(base.normalized().url("x.woff2")).isEqualTo(url);
+        assertThat(base.normalized().normalized()).isEqualTo(base.normalized());
+    }
+
+    @Test
+    void filesKeepTheAddressesThatTheirHostGaveThem() {
+        List<String> files = List.of("harrow-bold.woff2", "harrow-light.woff2", "harrow.woff2");
+        String pasted = """
+                //cdn.client.example/harrow-bold.woff2?v=1700000000
+                harrow-light.woff2 /file/8f3a12
+                harrow.woff2\turl('../uploads/2f/asset?id=77')
+                """;
+        assertThat(Placement.matched(pasted, files))
+                .isEqualTo(Map.of(
+                        "harrow-bold.woff2", "https://cdn.client.example/harrow-bold.woff2?v=1700000000",
+                        "harrow-light.woff2", "/file/8f3a12",
+                        "harrow.woff2", "../uploads/2f/asset?id=77"));
+    }
+
     @Test
     void addressesAreMatchedToFiles() {
         List<String> files = List.of("harrow-bold.woff2", "harrow-bold-italic.woff2");

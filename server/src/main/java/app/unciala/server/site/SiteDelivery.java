@@ -131,26 +131,7 @@ public record SiteDelivery(
 
     /** All of it that packs are made by, in a text that is equal for equal deliveries: what a page may weigh is not. */
     public String described() {
-        return new SiteDelivery(
-                        languages,
-                        words,
-                        browsers,
-                        null,
-                        prefix,
-                        standIns,
-                        kind,
-                        folder,
-                        base,
-                        expression,
-                        urls,
-                        names,
-                        digest,
-                        shape,
-                        before,
-                        after,
-                        formats,
-                        overrides)
-                .toString();
+        return with(null, base, urls).toString();
     }
 
     /** The name that a family has in CSS where the site says none of its own. */
@@ -189,11 +170,36 @@ public record SiteDelivery(
                             + own.problems().get(0).message());
         }
         try {
-            placement().check();
+            return placed(placement().normalized());
         } catch (IllegalArgumentException e) {
             throw Fault.invalid("delivery." + kindField(), String.valueOf(e.getMessage()));
         }
-        return this;
+    }
+
+    private SiteDelivery placed(Placement where) {
+        return with(budget, where.base(), where.urls());
+    }
+
+    private SiteDelivery with(@Nullable Long newBudget, String newBase, Map<String, String> newUrls) {
+        return new SiteDelivery(
+                languages,
+                words,
+                browsers,
+                newBudget,
+                prefix,
+                standIns,
+                kind,
+                folder,
+                newBase,
+                expression,
+                newUrls,
+                names,
+                digest,
+                shape,
+                before,
+                after,
+                formats,
+                overrides);
     }
 
     private String kindField() {
