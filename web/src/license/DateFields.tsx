@@ -1,13 +1,15 @@
 import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
+import { centsIn, isWhole, typedCents } from "../shared/parts/amounts";
 import { Choice } from "../shared/parts/Choice";
 import { isoDay } from "../shared/parts/format";
-import { AmountField } from "./AmountField";
+import { TypedNumber } from "../shared/parts/TypedNumber";
 import { aboutDays, isCurrency } from "./terms";
 import { Tick } from "./Tick";
 import { perWords, words } from "./words";
 
+const MOST_NOTICE = 3650;
 const pers = Object.entries(perWords) as [LicenseDraft["pricePer"], string][];
 
 /** When a license holds and what it costs; of a set of terms only what is not of one purchase. */
@@ -29,11 +31,12 @@ export function DateFields({ ofSet }: { ofSet?: boolean }) {
             />
           ))}
           <TextField
-            type="number"
-            {...register("noticeDays", { min: 0, max: 3650 })}
+            {...register("noticeDays", {
+              validate: (typed) => isWhole(typed, 0, MOST_NOTICE) || words.noticeWrong,
+            })}
             error={!!errors.noticeDays}
-            slotProps={{ htmlInput: { "aria-label": words.notice, min: 0 } }}
-            helperText={words.noticeHelp}
+            slotProps={{ htmlInput: { "aria-label": words.notice, inputMode: "numeric" } }}
+            helperText={errors.noticeDays?.message ?? words.noticeHelp}
             sx={{ width: 110 }}
           />
         </div>
@@ -47,11 +50,15 @@ export function DateFields({ ofSet }: { ofSet?: boolean }) {
           control={control}
           rules={{ validate: (cents) => !Number.isNaN(cents) || words.priceWrong }}
           render={({ field, fieldState }) => (
-            <AmountField
+            <TypedNumber
               label={words.price}
-              cents={field.value}
+              value={field.value}
+              read={centsIn}
+              write={typedCents}
+              width={130}
+              inputRef={field.ref}
               problem={fieldState.error?.message}
-              onChange={field.onChange}
+              onChange={(cents) => field.onChange(cents ?? 0)}
             />
           )}
         />

@@ -1,12 +1,14 @@
 import TextField from "@mui/material/TextField";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
+import { isWhole } from "../shared/parts/amounts";
 import { Choice } from "../shared/parts/Choice";
 import { DomainsField } from "../shared/parts/DomainsField";
 import { ClauseField } from "./ClauseField";
 import { Tick } from "./Tick";
 import { adding, countingWords, words } from "./words";
 
+const MOST_DOMAINS = 1_000_000;
 const countings = Object.entries(countingWords) as [LicenseDraft["counting"], string][];
 
 /**
@@ -14,7 +16,7 @@ const countings = Object.entries(countingWords) as [LicenseDraft["counting"], st
  * domains, as they belong to one purchase.
  */
 export function DomainFields({ added, ofSet }: { added?: string | null; ofSet?: boolean }) {
-  const { control, register, watch } = useFormContext<LicenseDraft>();
+  const { control, register, watch, formState } = useFormContext<LicenseDraft>();
   const anyDomain = watch("anyDomain");
   return (
     <div className="form">
@@ -47,8 +49,11 @@ export function DomainFields({ added, ofSet }: { added?: string | null; ofSet?: 
             <TextField
               id="domainLimit"
               placeholder={words.noLimit}
-              {...register("domainLimit")}
-              helperText={words.domainLimitHelp}
+              {...register("domainLimit", {
+                validate: (typed) => isWhole(typed, 1, MOST_DOMAINS) || words.limitWrong,
+              })}
+              error={!!formState.errors.domainLimit}
+              helperText={formState.errors.domainLimit?.message ?? words.domainLimitHelp}
               slotProps={{ htmlInput: { inputMode: "numeric" } }}
               sx={{ width: 180 }}
             />

@@ -86,7 +86,7 @@ export function LicenseForm(props: Props) {
                   ? (value as LicenseDraft["covers"])
                       .map((covered) => familyNames[covered.familyId] ?? covered.familyId)
                       .join(", ")
-                  : termInWords(field, value)
+                  : termInWords(field, value, terms.currency)
               }
               onMerge={resolve}
             />

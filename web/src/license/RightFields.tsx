@@ -4,6 +4,7 @@ import TextField from "@mui/material/TextField";
 import { Fragment } from "react";
 import { Controller, useFormContext } from "react-hook-form";
 import type { LicenseDraft } from "../shared/api/types";
+import { isWhole } from "../shared/parts/amounts";
 import { formatName } from "../shared/parts/format";
 import { ClauseField } from "./ClauseField";
 import { QuoteField } from "./QuoteField";
@@ -11,11 +12,12 @@ import { acts } from "./terms";
 import { Tick } from "./Tick";
 import { words } from "./words";
 
+const MOST_VIEWS = 1_000_000_000_000;
 const formats = ["woff2", "woff", "ttf", "otf"];
 
 /** What a license allows to be done with the files. */
 export function RightFields() {
-  const { control, register, watch } = useFormContext<LicenseDraft>();
+  const { control, register, watch, formState } = useFormContext<LicenseDraft>();
   const anyFormat = watch("anyFormat");
   return (
     <div className="form">
@@ -36,7 +38,11 @@ export function RightFields() {
       <TextField
         id="pageViewLimit"
         placeholder={words.noLimit}
-        {...register("pageViewLimit")}
+        {...register("pageViewLimit", {
+          validate: (typed) => isWhole(typed, 1, MOST_VIEWS) || words.limitWrong,
+        })}
+        error={!!formState.errors.pageViewLimit}
+        helperText={formState.errors.pageViewLimit?.message}
         slotProps={{ htmlInput: { inputMode: "numeric" } }}
         sx={{ width: 180 }}
       />

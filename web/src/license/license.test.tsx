@@ -97,7 +97,7 @@ describe("a license", () => {
     await user.clear(screen.getByLabelText("Currency"));
     await user.type(screen.getByLabelText("Currency"), "€");
     await user.click(screen.getByRole("button", { name: "Save" }));
-    expect(await screen.findByText("An amount such as 120 or 120.50")).toBeInTheDocument();
+    expect(await screen.findByText("Write an amount, such as 1,234.50.")).toBeInTheDocument();
     expect(await screen.findByText("Three letters, such as EUR")).toBeInTheDocument();
     expect(state.sent).toHaveLength(0);
     await user.clear(price);
@@ -107,6 +107,29 @@ describe("a license", () => {
     await user.type(screen.getByLabelText("Currency"), "usd");
     await user.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() => expect(state.license.terms).toMatchObject({ price: 50, currency: "USD" }));
+  });
+
+  it("refuses a limit that cannot be read at its field, and never takes it for none", async () => {
+    const state = recorded();
+    const { user } = await open("/licenses/l1/terms", "Ostrel web license");
+    const views = screen.getByLabelText(/page views/i);
+    const notice = screen.getByLabelText("Days of notice");
+    await user.clear(views);
+    await user.type(views, "half a million");
+    await user.clear(notice);
+    await user.type(notice, "1.5");
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    expect(await screen.findByText(/Write a whole number, such as 50,000 or 500k/)).toBeInTheDocument();
+    expect(screen.getByText(/Write a number of days/)).toBeInTheDocument();
+    expect(state.sent).toHaveLength(0);
+    await user.clear(views);
+    await user.type(views, "500k");
+    await user.clear(notice);
+    await user.type(notice, "90");
+    await user.click(screen.getByRole("button", { name: "Save" }));
+    await waitFor(() =>
+      expect(state.license.terms).toMatchObject({ pageViewLimit: 500_000, noticeDays: 90 }),
+    );
   });
 
   it("says that an end is past, without refusing it", async () => {

@@ -1,5 +1,5 @@
 import type { LicenseDraft, Slot, TermsSet } from "../shared/api/types";
-import { wholeIn } from "../shared/parts/format";
+import { wholeIn } from "../shared/parts/amounts";
 import { words } from "./words";
 
 export const emptyTerms: LicenseDraft = {
@@ -52,14 +52,14 @@ export function sent(draft: LicenseDraft): LicenseDraft {
     confirmedOn: draft.confirmedOn || null,
     domainLimit: wholeOrNone(draft.domainLimit),
     pageViewLimit: wholeOrNone(draft.pageViewLimit),
-    noticeDays: Math.round(Number(draft.noticeDays)) || 0,
+    noticeDays: wholeOrNone(draft.noticeDays) ?? 0,
     quotes: Object.fromEntries(Object.entries(draft.quotes).filter(([, quote]) => quote.text.trim())),
   };
 }
 
-/** A number stands in its field as the text that was typed. */
+/** A number stands in its field as the text that was typed; what cannot be read was refused at its field. */
 function wholeOrNone(typed: number | string | null): number | null {
-  return typeof typed === "string" ? wholeIn(typed) : typed;
+  return typeof typed === "string" ? (wholeIn(typed) ?? null) : typed;
 }
 
 /** The terms of what may be done with a file, with the act each is about and the point on which it may be quoted. */

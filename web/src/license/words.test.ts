@@ -3,10 +3,11 @@ import { deleting, endInWords, letter, oneForAll, termInWords } from "./words";
 
 describe("license words", () => {
   it("says terms as people read them", () => {
-    expect(termInWords("webUse", "NOT_STATED")).toBe("not stated");
-    expect(termInWords("domains", ["a.example", "b.example"])).toBe("a.example, b.example");
-    expect(termInWords("basis", "TRIAL")).toBe("Trial");
-    expect(termInWords("ends", null)).toBe("");
+    expect(termInWords("webUse", "NOT_STATED", "CHF")).toBe("not stated");
+    expect(termInWords("domains", ["a.example", "b.example"], "CHF")).toBe("a.example, b.example");
+    expect(termInWords("basis", "TRIAL", "CHF")).toBe("Trial");
+    expect(termInWords("ends", null, "CHF")).toBe("");
+    expect(termInWords("price", 12000, "CHF")).toBe("CHF\u00a0120.00");
   });
 
   it("asks the vendor what is not stated, in one letter", () => {

@@ -58,7 +58,9 @@ export const words = {
   past: "This day is past: the license is recorded as ended.",
   backwards: "It ends before it begins.",
   price: "Price",
-  priceWrong: "An amount such as 120 or 120.50",
+  priceWrong: "Write an amount, such as 1,234.50.",
+  limitWrong: "Write a whole number, such as 50,000 or 500k. Leave empty for no limit.",
+  noticeWrong: "Write a number of days, at most 3,650.",
   currency: "Currency",
   currencyWrong: "Three letters, such as EUR",
   proof: "Proof of purchase",
@@ -280,9 +282,9 @@ export function letter(vendor: string, license: string, questions: string[]): st
 }
 
 /** A term of a license in words, where its changes are told. */
-export function termInWords(field: string, value: unknown): string {
+export function termInWords(field: string, value: unknown, currency: string): string {
   if (field === "price") {
-    return money(Number(value), "EUR");
+    return money(Number(value), currency);
   }
   if (field === "basis") {
     return basisWords[value as LicenseDraft["basis"]];

@@ -5,7 +5,8 @@ import { useMayEdit } from "../shared/account/session";
 import { api, bodyOf, filesIn } from "../shared/api/client";
 import { useChange, useGet } from "../shared/api/queries";
 import { ChooseFile } from "../shared/parts/ChooseFile";
-import { month, whole, wholeIn } from "../shared/parts/format";
+import { wholeIn } from "../shared/parts/amounts";
+import { month, whole } from "../shared/parts/format";
 import { taken } from "../shared/parts/imports";
 import { viewsImported, words } from "./words";
 
@@ -40,7 +41,7 @@ export function PageViews({ siteId }: { siteId: string }) {
     said: (report) => viewsImported(report.recorded),
   });
   const add = handleSubmit(async ({ month, views }) => {
-    if (await record.mutateAsync({ month, views: wholeIn(views) }).catch(() => null)) {
+    if (await record.mutateAsync({ month, views: wholeIn(views) ?? null }).catch(() => null)) {
       reset();
     }
   });
@@ -71,8 +72,11 @@ export function PageViews({ siteId }: { siteId: string }) {
           />
           <TextField
             placeholder={words.pageViews}
-            {...register("views", { validate: (typed) => wholeIn(typed) !== null })}
+            {...register("views", {
+              validate: (typed) => typeof wholeIn(typed) === "number" || words.viewsWrong,
+            })}
             error={!!formState.errors.views}
+            helperText={formState.errors.views?.message}
             slotProps={{ htmlInput: { "aria-label": words.pageViews, inputMode: "numeric" } }}
           />
           <Button type="submit" variant="outlined" size="small" disabled={record.isPending}>

@@ -33,6 +33,7 @@ export const words = {
   pageViewsAre: "a month, for licenses that count them",
   month: "Month",
   recordViews: "Record",
+  viewsWrong: "Write a whole number, such as 50,000 or 500k.",
   viewsRecorded: "Page views recorded.",
   asked: "Asked",
   held: "Held",

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { baseName, centsIn, count, day, formatName, isoDay, kB, listed, money, typedCents } from "./format";
+import { baseName, count, day, formatName, isoDay, kB, listed, money } from "./format";
 
 describe("format", () => {
   it("counts bytes as they are sent", () => {
@@ -35,20 +35,6 @@ describe("format", () => {
     expect(money(0, "EUR")).toBe("");
     expect(money(12345, "EUR")).toContain("123.45");
     expect(money(12345, "€")).toBe("123.45 €");
-  });
-
-  it("reads amounts with a point or a comma, and refuses what is none", () => {
-    expect(centsIn("120")).toBe(12000);
-    expect(centsIn("0.5")).toBe(50);
-    expect(centsIn("007")).toBe(700);
-    expect(centsIn("1 200,05")).toBe(120005);
-    expect(centsIn("")).toBe(0);
-    for (const typed of ["abc", "-5", "1.234", "1e5", "12."]) {
-      expect(centsIn(typed), typed).toBeNull();
-    }
-    expect(typedCents(12050)).toBe("120.50");
-    expect(typedCents(12000)).toBe("120");
-    expect(typedCents(0)).toBe("");
   });
 
   it("names formats and lists names", () => {

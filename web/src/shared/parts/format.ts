@@ -66,21 +66,6 @@ export function money(cents: number | null | undefined, currency: string): strin
   }
 }
 
-/** Hundredths of a currency out of what was typed, with a point or a comma; null when it is no amount. */
-export function centsIn(typed: string): number | null {
-  const text = typed.replace(/[\s'’]/g, "");
-  if (text === "") {
-    return 0;
-  }
-  const parts = /^(\d{1,9})(?:[.,](\d{1,2}))?$/.exec(text);
-  return parts ? Number(parts[1]) * 100 + Number((parts[2] ?? "").padEnd(2, "0")) : null;
-}
-
-/** Hundredths of a currency as they are typed into a field. */
-export function typedCents(cents: number | null | undefined): string {
-  return cents ? (cents % 100 === 0 ? String(cents / 100) : (cents / 100).toFixed(2)) : "";
-}
-
 /** The last part of a path within an archive. */
 export function baseName(path: string): string {
   return path.slice(path.lastIndexOf("/") + 1);
@@ -128,10 +113,4 @@ export function whole(value: number): string {
 /** A month, given as a year and a number: 2030-04. */
 export function month(yearAndMonth: string): string {
   return monthOfYear.format(new Date(`${yearAndMonth}-01T12:00`));
-}
-
-/** The whole number in what was typed, with or without marks between its thousands. */
-export function wholeIn(typed: string): number | null {
-  const digits = typed.replace(/[\s,.'’]/g, "");
-  return /^\d{1,13}$/.test(digits) ? Number(digits) : null;
 }

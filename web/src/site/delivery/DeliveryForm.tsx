@@ -1,17 +1,19 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { useState, type ReactNode } from "react";
+import { type ReactNode } from "react";
 import { Controller, useForm, type Control } from "react-hook-form";
 import { useMayEdit } from "../../shared/account/session";
 import type { Delivery, Site } from "../../shared/api/types";
 import { named } from "../../shared/parts/autocomplete";
+import { bytesIn, typedKilobytes } from "../../shared/parts/amounts";
 import { Choice, type Option } from "../../shared/parts/Choice";
 import { Conflict } from "../../shared/parts/Conflict";
 import { Tick } from "../../shared/parts/Tick";
 import { useUnsaved } from "../../shared/parts/unsaved";
+import { TypedNumber } from "../../shared/parts/TypedNumber";
 import { useMergedForm } from "../../shared/parts/useMergedForm";
-import { bytesIn, languageIn, languageName, offeredLanguages, sampleLine, treeOf } from "./delivery";
+import { languageIn, languageName, offeredLanguages, sampleLine, treeOf } from "./delivery";
 import { Addresses } from "./Addresses";
 import {
   browserWords,
@@ -33,9 +35,6 @@ export function DeliveryForm({ site, onSave }: Props) {
   const { control, register, handleSubmit, watch, setValue, formState } = form;
   const { conflict, resolve, saved } = useMergedForm(form, site.delivery, site.version);
   const { isDirty, isSubmitting } = formState;
-  const [budget, setBudget] = useState(
-    site.delivery.budget === null ? "" : String(site.delivery.budget / 1000),
-  );
   useUnsaved(isDirty && !isSubmitting);
   const now = watch();
   const save = handleSubmit(async (delivery) => {
@@ -117,19 +116,21 @@ export function DeliveryForm({ site, onSave }: Props) {
           />
         </Field>
         <Field id="budget" label={words.budget} help={words.budgetHelp}>
-          <TextField
-            id="budget"
-            value={budget}
-            error={bytesIn(budget) === undefined}
-            helperText={bytesIn(budget) === undefined && words.budgetNone}
-            slotProps={{ htmlInput: { inputMode: "decimal" } }}
-            onChange={(event) => {
-              setBudget(event.target.value);
-              const bytes = bytesIn(event.target.value);
-              if (bytes !== undefined) {
-                setValue("budget", bytes, { shouldDirty: true });
-              }
-            }}
+          <Controller
+            name="budget"
+            control={control}
+            rules={{ validate: (bytes) => bytes === null || bytes > 0 || words.budgetNone }}
+            render={({ field, fieldState }) => (
+              <TypedNumber
+                id="budget"
+                value={field.value}
+                read={bytesIn}
+                write={typedKilobytes}
+                inputRef={field.ref}
+                problem={fieldState.error?.message}
+                onChange={field.onChange}
+              />
+            )}
           />
         </Field>
         <Field id="prefix" label={words.prefix} help={words.prefixHelp}>

@@ -3,7 +3,6 @@ import type { Delivery } from "../../shared/api/types";
 import { deliveryInWords } from "./words";
 import { usualDelivery } from "../../testing/samples";
 import {
-  bytesIn,
   languageIn,
   languageName,
   offeredLanguages,
@@ -87,9 +86,5 @@ describe("how a host takes fonts", () => {
     ).toBe(
       "Subset to Polish and German. Files go next to the style sheet, without folders, with names as the family is written. Rules come as a style sheet.",
     );
-  });
-
-  it("reads kilobytes", () => {
-    expect(["", " 60 ", "1,5", "0", "many"].map(bytesIn)).toEqual([null, 60000, 1500, undefined, undefined]);
   });
 });

@@ -102,12 +102,3 @@ export function sampleLine(delivery: Delivery): string {
   const quote = delivery.kind === "EXPRESSION" && url.includes('"') ? (url.includes("'") ? "" : "'") : '"';
   return `src: url(${quote}${url}${quote}) format("woff2");`;
 }
-
-/** Kilobytes as they are typed, as bytes; null for nothing, undefined for what is no number. */
-export function bytesIn(typed: string): number | null | undefined {
-  const text = typed.trim().replace(",", ".");
-  if (text === "") {
-    return null;
-  }
-  return /^\d+(\.\d+)?$/.test(text) && Number(text) > 0 ? Math.round(Number(text) * 1000) : undefined;
-}

@@ -22,7 +22,7 @@ export const words = {
     "CSS at the end of the pack’s rules, such as what beats a theme’s own. Leave empty if nothing has to be overridden.",
   budget: "Budget, kB",
   budgetHelp: "How much the fonts of a page may weigh in total. Leave empty for no limit.",
-  budgetNone: "A budget is a number of kilobytes.",
+  budgetNone: "Write kilobytes, such as 60 or 1,200, or a size such as 1.2 MB. Leave empty for no limit.",
   prefix: "Prefix of family names",
   prefixHelp: "For hosts that may already have fonts of the same name.",
   familyNames: "Names in CSS",

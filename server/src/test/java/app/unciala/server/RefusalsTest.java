@@ -76,6 +76,8 @@ class RefusalsTest {
                 arguments("formats", List.of("bmp"), "“bmp” is no font format"),
                 arguments("begins", "yesterday", "begins"),
                 arguments("ends", "1066-10-14", "between the years 1900 and 3000"),
+                arguments("nextPayment", "-900000000-01-01", "between the years 1900 and 3000"),
+                arguments("confirmedOn", "+900000-01-01", "between the years 1900 and 3000"),
                 arguments("noticeDays", -1, "0 to 3,650"),
                 arguments("noticeDays", 3651, "0 to 3,650"),
                 arguments("price", -1, "0 or more"),

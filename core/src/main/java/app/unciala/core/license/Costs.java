@@ -3,6 +3,7 @@ package app.unciala.core.license;
 import java.time.LocalDate;
 import java.time.Period;
 import java.time.YearMonth;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -36,12 +37,15 @@ public final class Costs {
 
     /**
      * The days between two days, both included, on which something is paid that is paid first on a day and then at
-     * intervals; each is counted from the first, so that the 31st comes back after a month of 30 days.
+     * intervals of months or years; each is counted from the first, so that the 31st comes back after a month of 30 days.
      */
     public static List<LocalDate> days(LocalDate first, Optional<Period> interval, LocalDate from, LocalDate to) {
         List<LocalDate> days = new ArrayList<>();
-        LocalDate day = first;
-        for (int times = 1; !day.isAfter(to); times++) {
+        long before = interval.map(every -> ChronoUnit.MONTHS.between(first, from) / every.toTotalMonths() - 1)
+                .orElse(0L);
+        int times = (int) Math.max(0, before);
+        LocalDate day = interval.isEmpty() ? first : first.plus(interval.get().multipliedBy(times));
+        for (times++; !day.isAfter(to); times++) {
             if (!day.isBefore(from)) {
                 days.add(day);
             }

@@ -36,6 +36,15 @@ class CostsTest {
         assertThat(Costs.days(today, Optional.empty(), today, today)).containsExactly(today);
     }
 
+    /** Counted from near the days that are looked at, and not from the first. */
+    @Test
+    void aFirstPaymentLongAgoIsNoLongWork() {
+        LocalDate first = LocalDate.of(-90_000_000, 1, 31);
+        assertThat(Costs.days(
+                        first, Optional.of(Period.ofMonths(1)), LocalDate.of(2030, 2, 1), LocalDate.of(2030, 3, 31)))
+                .containsExactly(LocalDate.of(2030, 2, 28), LocalDate.of(2030, 3, 31));
+    }
+
     @Test
     void whatDoesNotDivideGoesToTheFirstSitesAndWhatNobodyUsesStandsAlone() {
         List<Row> rows = Costs.byClient(List.of(

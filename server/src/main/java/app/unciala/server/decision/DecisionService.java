@@ -11,6 +11,7 @@ import app.unciala.core.license.LicenseQuestions;
 import app.unciala.core.license.Verdict;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Days;
 import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.LicenseService;
@@ -89,6 +90,7 @@ public class DecisionService {
     @Transactional(readOnly = true)
     public Decided decide(Question question) {
         families.get(question.familyId());
+        Days.mustBeNear("day", question.day());
         List<License> covering = licenses.covering(List.of(question.familyId())).stream()
                 .map(Recorded::toLicense)
                 .toList();

@@ -11,10 +11,10 @@ import app.unciala.core.license.Period;
 import app.unciala.core.license.PermittedDomains;
 import app.unciala.core.license.Quote;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Days;
 import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.license.LicenseService.Recorded;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Currency;
 import java.util.LinkedHashMap;
@@ -35,9 +35,10 @@ final class LicenseTerms {
         if (draft.begins() != null && draft.ends() != null && draft.ends().isBefore(draft.begins())) {
             throw Fault.invalid("ends", "It ends on " + draft.ends() + ", before it begins on " + draft.begins() + ".");
         }
-        if (isFarOff(draft.begins()) || isFarOff(draft.ends())) {
-            throw Fault.invalid("ends", "A license runs between the years 1900 and 3000.");
-        }
+        Days.mustBeNear("begins", draft.begins());
+        Days.mustBeNear("ends", draft.ends());
+        Days.mustBeNear("nextPayment", draft.nextPayment());
+        Days.mustBeNear("confirmedOn", draft.confirmedOn());
         draft.formats().forEach(format -> Formats.read("formats", format));
         List<String> domains = new ArrayList<>();
         for (String domain : draft.domains()) {
@@ -74,10 +75,6 @@ final class LicenseTerms {
                         "spdx",
                         "“" + typed + "” is no open license for fonts that is known here; leave it empty, and record"
                                 + " what its text grants."));
-    }
-
-    private static boolean isFarOff(@Nullable LocalDate day) {
-        return day != null && (day.getYear() < 1900 || day.getYear() > 3000);
     }
 
     private static String currency(String code) {

@@ -13,6 +13,7 @@ import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
 import app.unciala.server.inventory.Changes;
+import app.unciala.server.inventory.Days;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.listing.Cursor;
@@ -245,6 +246,7 @@ public class PackService {
     /** Says on which day a pack was placed on its host; nothing takes that back. */
     @Transactional
     public PackView place(String id, @Nullable LocalDate day) {
+        Days.mustBeNear("day", day);
         changes.begin();
         PackEntity pack = find(id);
         Site site = sites.get(pack.siteId());

@@ -38,7 +38,7 @@ class LicenseTermsTest {
     @ParameterizedTest
     @CsvSource({
         "2030-05-02, 2030-05-01, ends",
-        "1899-12-31, , ends",
+        "1899-12-31, , begins",
         ", 3001-01-01, ends",
     })
     void runBetweenDaysThatCanBe(@Nullable LocalDate begins, @Nullable LocalDate ends, String field) {
