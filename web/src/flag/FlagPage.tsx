@@ -26,7 +26,8 @@ export function FlagPage() {
   const mayEdit = useMayEdit();
   const withdraw = useChange({
     of: "flag",
-    change: () => api.POST("/api/flags/acceptance/withdrawal", { body: { ids: [id], cause: null } }),
+    change: () =>
+      api.POST("/api/flags/acceptance/withdrawal", { body: { ids: [id], cause: null, within: null } }),
     said: () => words.opened,
   });
   if (!flag) {
@@ -68,7 +69,7 @@ export function FlagPage() {
           </p>
         )}
         <p>{flag.assignee ? `Handed to ${people(flag.assignee)}.` : words.toNobody}</p>
-        {mayEdit && !flag.gone && <Decide chosen={{ ids: [id], cause: null }} howMany={1} />}
+        {mayEdit && !flag.gone && <Decide chosen={{ ids: [id], cause: null, within: null }} howMany={1} />}
       </Line>
       <Line>
         <h2 className="section">{words.comments}</h2>

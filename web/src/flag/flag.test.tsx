@@ -81,18 +81,21 @@ describe("the Flags place", () => {
 
   it("unfolds an entry, and decides for all or for those marked", async () => {
     const sent = standing2();
-    const { user } = await open("/flags", "Flags");
+    const { user } = await open("/flags?site=s1", "Flags");
     const [unfold] = await screen.findAllByRole("button", { name: "Unfold: 2 families have no license" });
     await user.click(unfold!);
     expect(await screen.findByText("For all 2:")).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Record one license" })).toHaveAttribute(
       "href",
-      "/licenses/new?cause=NO_LICENSE",
+      "/licenses/new?cause=NO_LICENSE&site=s1",
     );
     await user.click(screen.getByRole("combobox", { name: /Hand to/ }));
     await user.click(await screen.findByRole("option", { name: "Mara Quill" }));
     expect(await screen.findByText("Handed 2 flags to Mara Quill.")).toBeInTheDocument();
-    expect(sent).toEqual([{ ids: null, cause: "NO_LICENSE", name: "demo" }]);
+    const nothing = { group: null, severity: null, person: null, family: null, license: null };
+    expect(sent, "no more than what is shown").toEqual([
+      { ids: null, cause: "NO_LICENSE", within: { ...nothing, state: "open", site: ["s1"] }, name: "demo" },
+    ]);
     await user.click(screen.getByRole("checkbox", { name: "Mark Marl has no license" }));
     expect(screen.getByText("For the 1 marked:")).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Record one license" })).toHaveAttribute(
@@ -169,7 +172,7 @@ describe("a flag", () => {
     expect(screen.getByText("Handed to Priya Nair.")).toBeInTheDocument();
     await user.click(screen.getByRole("button", { name: "Open it again" }));
     expect(await screen.findByText("It is open again.")).toBeInTheDocument();
-    expect(sent).toEqual([{ ids: ["a"], cause: null }]);
+    expect(sent).toEqual([{ ids: ["a"], cause: null, within: null }]);
     await user.type(screen.getByLabelText("Say something about it"), "It came.");
     await user.click(screen.getByRole("button", { name: "Comment" }));
     expect(await screen.findByText("It came.", { exact: false })).toBeInTheDocument();

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
-import { http, HttpResponse } from "msw";
+import { delay, http, HttpResponse } from "msw";
 import { describe, expect, it } from "vitest";
 import { editor, network, problem } from "../testing/network";
 import { open } from "../testing/render";
@@ -154,6 +154,24 @@ describe("the frame", () => {
     await waitFor(() => expect(router.state.location.pathname).toBe("/families/f1"));
     expect(router.state.location.search).toBe("?face=900-100-upright");
     expect(asked.length).toBeLessThan("ostrel".length);
+  });
+
+  it("opens by Enter what was found for the words as they are, and never a hit of the words before", async () => {
+    network.use(
+      http.get("*/api/search", async ({ request }) => {
+        const q = new URL(request.url).searchParams.get("q") ?? "";
+        await delay(q === "ost" ? 0 : 300);
+        const [id, name] = q === "ost" ? ["f9", "Ostend"] : ["f1", "Ostrel"];
+        return HttpResponse.json({ held: true, hits: [{ type: "FAMILY", id, name, face: "", detail: "" }] });
+      }),
+      http.get("*/api/families/f1", () => HttpResponse.json(family())),
+    );
+    const { user, router } = await open("/families", "Families");
+    const search = await screen.findByRole("combobox", { name: "Search" });
+    await user.type(search, "ost");
+    await screen.findByRole("option", { name: /Ostend/ });
+    await user.type(search, "rel{Enter}");
+    await waitFor(() => expect(router.state.location.pathname).toBe("/families/f1"), { timeout: 5000 });
   });
 
   it("says that a name is not held, with the nearest that are", async () => {

@@ -7,11 +7,12 @@ import { asking, useChange, useGet } from "../shared/api/queries";
 import { useKeep } from "../shared/api/useKeep";
 import type { Flag, License, LicenseDraft } from "../shared/api/types";
 import { FlagNotes } from "../shared/flag/FlagNote";
-import { useFlagsOf } from "../shared/flag/flags";
+import { filterOf, insideQuery, useFlagsOf } from "../shared/flag/flags";
 import { RecordHistory } from "../shared/history/RecordHistory";
 import { Leaf, Line } from "../shared/layout/Leaf";
 import { Leaves } from "../shared/layout/Leaves";
 import { Choice } from "../shared/parts/Choice";
+import { useTell } from "../shared/parts/Messages";
 import type { NamedRecord } from "../shared/parts/RecordChoice";
 import { useGoToHash } from "../shared/parts/useGoToHash";
 import { NotHere } from "../shared/states/NotHere";
@@ -23,25 +24,31 @@ import { LicenseForm } from "./LicenseForm";
 import { leafNames, leavesOf, partOf, type LeafOfLicense, type Part } from "./leaves";
 import { KeepAsSet } from "./sets/KeepAsSet";
 import { emptyTerms, startedFrom } from "./terms";
-import { basisWords, oneForAll, words } from "./words";
+import { basisWords, notAttached, oneForAll, words } from "./words";
 
 const MOST_FAMILIES = 200;
 /** Stands for no set of terms where one is chosen. */
 const BLANK = "blank";
+const MOST_FAMILIES_OF_CAUSE = 500;
 
 export function LicensePage() {
   const { id = "" } = useParams();
   return id === "new" ? <NewLicense /> : <RecordedLicense key={id} id={id} />;
 }
 
-/** The families that a new license starts from: those named, or all that have no license. */
+/** The families that a new license starts from: those named, or all without a license that the flags showed. */
 function useStart(params: URLSearchParams): { families: NamedRecord[] | undefined; error: Error | null } {
   const ids = params.getAll("family").slice(0, MOST_FAMILIES);
   const cause = params.get("cause");
   const named = useQueries({ queries: ids.map((id) => asking("/api/families/{id}", { path: { id } })) });
   const flags = useGet(
     "/api/flags",
-    { query: { cause: cause ?? "", state: "open", limit: 500 } },
+    {
+      query: {
+        ...insideQuery(filterOf(params), { by: "CAUSE", key: cause ?? "" }),
+        limit: MOST_FAMILIES_OF_CAUSE,
+      },
+    },
     { enabled: cause !== null },
   );
   if (cause !== null) {
@@ -63,12 +70,19 @@ function NewLicense() {
   const [params, setParams] = useSearchParams();
   const { families, error } = useStart(params);
   const sets = useGet("/api/terms");
+  const tell = useTell();
   const [agreement, setAgreement] = useState<File | null>(null);
   const save = useChange({
     of: "license",
     change: async (draft: LicenseDraft) => {
       const license = await bodyOf(api.POST("/api/licenses", { body: draft }));
-      return agreement ? bodyOf(attach(license, agreement)) : license;
+      try {
+        return agreement ? await bodyOf(attach(license, agreement)) : license;
+      } catch (error) {
+        // It is recorded: to press Save once more would record it twice.
+        tell({ text: notAttached((error as Error).message), kind: "problem" });
+        return license;
+      }
     },
     said: (license) => `Recorded “${license.terms.name}”.`,
   });

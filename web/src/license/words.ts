@@ -294,6 +294,11 @@ export function termInWords(field: string, value: unknown, currency: string): st
     : plainly(value);
 }
 
+/** That a license was recorded without its agreement. */
+export function notAttached(why: string): string {
+  return `The license is recorded, but its agreement couldn’t be attached: ${why} Attach it on the license’s page.`;
+}
+
 /** How many more domains may be named. */
 export function places(free: number): string {
   return free === 0 ? "No place is free." : `${count(free, "place is", "places are")} free.`;

@@ -1,6 +1,6 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import TextField from "@mui/material/TextField";
-import { useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { useNavigate } from "react-router";
 import { api, bodyOf, filesIn } from "../shared/api/client";
@@ -40,6 +40,22 @@ export function SearchBox() {
     onDrop: ([file]) => file && void ask(file),
   });
   const answered = q !== "" && hits.data !== undefined && q === typed.trim();
+  const entered = useRef("");
+  const go = useCallback(
+    (hit: Hit) => {
+      entered.current = "";
+      setTyped("");
+      field.current?.blur();
+      void navigate(placeOf(hit));
+    },
+    [navigate],
+  );
+  useEffect(() => {
+    const [first] = hits.data?.hits ?? [];
+    if (answered && first && entered.current === q) {
+      go(first);
+    }
+  }, [answered, go, hits.data, q]);
   return (
     <div {...getRootProps({ className: "rail-search", role: "search" })}>
       <input {...getInputProps({ "aria-label": words.ask, tabIndex: -1, style: { display: "none" } })} />
@@ -57,15 +73,18 @@ export function SearchBox() {
             <ul className="bare-list">{children}</ul>
           </li>
         )}
+        // Hits of words that were typed before are shown until others come, and cannot be opened.
+        getOptionDisabled={() => !answered}
+        onKeyDown={(event) => {
+          entered.current = event.key === "Enter" && !answered ? typed.trim() : "";
+        }}
         getOptionLabel={(hit) => (typeof hit === "string" ? hit : hit.name)}
         inputValue={typed}
         value={null}
         onInputChange={(_, value) => setTyped(value)}
         onChange={(_, hit) => {
           if (hit && typeof hit !== "string") {
-            setTyped("");
-            field.current?.blur();
-            void navigate(placeOf(hit));
+            go(hit);
           }
         }}
         slotProps={{ popper: { className: "search-hits", placement: "bottom-start" } }}

@@ -16,6 +16,7 @@ export type FileComparison = Schemas["FileComparison"];
 export type FormatPlan = Schemas["Plan"];
 export type Flag = Schemas["FlagView"];
 export type Gathered = Schemas["Gathered"];
+export type FlagsWithin = Schemas["Within"];
 export type FlagCount = Schemas["Count"];
 export type FlagStory = Schemas["Story"];
 export type License = Schemas["Recorded"];

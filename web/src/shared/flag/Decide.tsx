@@ -10,11 +10,13 @@ import { useForm } from "react-hook-form";
 import { usePresentPeople } from "../account/session";
 import { api, bodyOf } from "../api/client";
 import { useChange } from "../api/queries";
+import type { FlagsWithin } from "../api/types";
 import { count, day, isoDay } from "../parts/format";
 import { handed, words } from "./words";
 
-/** The flags that a decision is about: those named, or all that stand for a cause. */
-export type Chosen = { ids: string[]; cause: null } | { ids: null; cause: string };
+/** The flags that a decision is about: those named, or all of a cause that a screen shows. */
+export type Chosen =
+  { ids: string[]; cause: null; within: null } | { ids: null; cause: string; within: FlagsWithin };
 
 type Props = { chosen: Chosen; howMany: number; size?: "small"; onDone?: () => void };
 

@@ -12,7 +12,7 @@ import { Failure } from "../states/States";
 import { Decide } from "./Decide";
 import { makeWoff2Of } from "./FlagNote";
 import { FlagRow } from "./FlagRow";
-import { insideQuery, type FlagFilter } from "./flags";
+import { insideQuery, paramsOf, withinOf, type FlagFilter } from "./flags";
 import { Sign } from "./Sign";
 import { headingOf, spread, toneOf, words } from "./words";
 
@@ -78,13 +78,15 @@ function Inside({ entry, filter }: { entry: Gathered; filter: FlagFilter }) {
                 ? `For all ${number(entry.count)}:`
                 : `For the ${number(flags.length)} shown:`}
           </span>
-          <Together entry={entry} flags={about} all={all} />
+          <Together entry={entry} filter={filter} flags={about} all={all} />
           {filter.state !== "gone" && (
             <Decide
               size="small"
               howMany={all ? entry.count : about.length}
               chosen={
-                all ? { ids: null, cause: entry.key } : { ids: about.map((flag) => flag.id), cause: null }
+                all
+                  ? { ids: null, cause: entry.key, within: withinOf(filter) }
+                  : { ids: about.map((flag) => flag.id), cause: null, within: null }
               }
               onDone={() => setPicked([])}
             />
@@ -115,8 +117,10 @@ function Inside({ entry, filter }: { entry: Gathered; filter: FlagFilter }) {
   );
 }
 
+type TogetherProps = { entry: Gathered; filter: FlagFilter; flags: Flag[]; all: boolean };
+
 /** The next action of several flags at once, where one step does it for all of them. */
-function Together({ entry, flags, all }: { entry: Gathered; flags: Flag[]; all: boolean }) {
+function Together({ entry, filter, flags, all }: TogetherProps) {
   const makeAll = useChange({
     of: "family",
     change: async (wanted: Flag[]) => {
@@ -131,7 +135,7 @@ function Together({ entry, flags, all }: { entry: Gathered; flags: Flag[]; all: 
   if (entry.kind === "NO_LICENSE") {
     const families = [...new Set(flags.map((flag) => flag.familyId))];
     const to = all
-      ? "/licenses/new?cause=NO_LICENSE"
+      ? `/licenses/new?${new URLSearchParams({ cause: "NO_LICENSE", ...paramsOf(filter) }).toString()}`
       : `/licenses/new?${families.map((id) => `family=${id}`).join("&")}`;
     return (
       <Button component={Link} to={to} size="small" variant="contained">

@@ -1,6 +1,6 @@
 import { useQueries } from "@tanstack/react-query";
 import { asking, useGet, type Params } from "../api/queries";
-import type { Flag, FlagCount } from "../api/types";
+import type { Flag, FlagCount, FlagsWithin } from "../api/types";
 
 /** How many flags of the records of one page are asked for at most. */
 const MOST = 500;
@@ -138,6 +138,20 @@ export function insideQuery(filter: FlagFilter, entry: { by: string; key: string
   const by = entry.by.toLowerCase();
   const inside = by === "cause" ? filter : { ...filter, [by]: entry.key };
   return { ...queryOf(inside), ...(by === "cause" ? { cause: entry.key } : {}), limit: 50 };
+}
+
+/** Of the flags of a cause, those that a filter shows, as decisions on them are sent. */
+export function withinOf(filter: FlagFilter): FlagsWithin {
+  const list = (value: string) => (value ? [value] : null);
+  return {
+    state: filter.state || null,
+    group: filter.group || null,
+    severity: filter.severity || null,
+    person: filter.person || null,
+    site: list(filter.site),
+    family: list(filter.family),
+    license: list(filter.license),
+  };
 }
 
 function queryOf(filter: FlagFilter): Query {

@@ -138,6 +138,35 @@ class KeptFlagsTest {
         assertThat(gathered("?person=helper").get(0).get("count").asInt())
                 .isEqualTo(entry.get("count").asInt());
         assertThat(gathered("?by=person").get(0).get("title").asString()).isEqualTo("The helper");
+        JsonNode shown =
+                caller.get("/api/flags?state=open&limit=1").json().get("items").get(0);
+        Map<String, Object> within =
+                Map.of("family", List.of(shown.get("familyId").asString()), "person", "helper");
+        Map<String, Object> accepted = Map.of(
+                "cause",
+                "NO_LICENSE",
+                "within",
+                within,
+                "reason",
+                "asked",
+                "until",
+                LocalDate.now().toString());
+        assertThat(caller.send("POST", "/api/flags/acceptance", accepted)
+                        .json()
+                        .get("flags")
+                        .asInt())
+                .as("no more than what the filter shows")
+                .isEqualTo(1);
+        assertThat(caller.send("POST", "/api/flags/acceptance", accepted).status())
+                .as("what is accepted already is not taken along")
+                .isEqualTo(409);
+        assertThat(caller.send(
+                                "POST",
+                                "/api/flags/acceptance/withdrawal",
+                                Map.of("cause", "NO_LICENSE", "within", within))
+                        .status())
+                .as("of those that are accepted")
+                .isEqualTo(200);
         assertThat(gathered("?by=family&group=unlicensed&limit=2")).hasSize(2);
         assertThat(caller.get("/api/flags/gathered?by=moon").status()).isEqualTo(422);
         assertThat(caller.send("POST", "/api/flags/assignment", Map.of("cause", "NO_LICENSE", "name", "nobody"))

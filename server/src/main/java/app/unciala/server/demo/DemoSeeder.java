@@ -360,11 +360,11 @@ class DemoSeeder {
         decision.handedTo()
                 .ifPresentOrElse(
                         person -> {
-                            decisions.assign(new Chosen(ids, null), person);
+                            decisions.assign(Chosen.named(ids), person);
                             decisions.comment(ids.get(0), decision.reason());
                         },
                         () -> decisions.accept(
-                                new Chosen(ids.subList(0, 1), null),
+                                Chosen.named(ids.subList(0, 1)),
                                 LocalDate.now(clock).plusDays(decision.acceptedDays()),
                                 decision.reason()));
     }

@@ -45,6 +45,25 @@ class FlagController {
         this.sites = sites;
     }
 
+    /** Of the flags of a cause, those that a screen shows; what is left out is not asked for. */
+    record Within(
+            @Schema(types = {"string", "null"}) @Nullable String state,
+
+            @Schema(types = {"string", "null"}) @Nullable String group,
+
+            @Schema(types = {"string", "null"}) @Nullable String severity,
+
+            @Schema(types = {"array", "null"}) @Size(max = 200, message = "At most 200 sites are named.") @Nullable
+            List<@NotNull(message = "A site is named by its id.") String> site,
+
+            @Schema(types = {"array", "null"}) @Size(max = 200, message = "At most 200 families are named.") @Nullable
+            List<@NotNull(message = "A family is named by its id.") String> family,
+
+            @Schema(types = {"array", "null"}) @Size(max = 200, message = "At most 200 licenses are named.") @Nullable
+            List<@NotNull(message = "A license is named by its id.") String> license,
+
+            @Schema(types = {"string", "null"}) @Nullable String person) {}
+
     record Acceptance(
             @Size(max = 5000, message = "At most 5,000 flags are accepted at once.")
             @Schema(types = {"array", "null"})
@@ -52,6 +71,9 @@ class FlagController {
             List<@NotNull(message = "A flag is named by its id.") String> ids,
 
             @Schema(types = {"string", "null"}) @Nullable String cause,
+
+            @Valid @Schema(types = {"object", "null"}) @Nullable
+            Within within,
 
             @NotNull(message = "Until which day is it accepted?")
             LocalDate until,
@@ -66,7 +88,10 @@ class FlagController {
             @Nullable
             List<@NotNull(message = "A flag is named by its id.") String> ids,
 
-            @Schema(types = {"string", "null"}) @Nullable String cause) {}
+            @Schema(types = {"string", "null"}) @Nullable String cause,
+
+            @Valid @Schema(types = {"object", "null"}) @Nullable
+            Within within) {}
 
     record Assignment(
             @Size(max = 5000, message = "At most 5,000 flags are handed over at once.")
@@ -75,6 +100,9 @@ class FlagController {
             List<@NotNull(message = "A flag is named by its id.") String> ids,
 
             @Schema(types = {"string", "null"}) @Nullable String cause,
+
+            @Valid @Schema(types = {"object", "null"}) @Nullable
+            Within within,
 
             @Size(max = 80, message = "A name has at most 80 characters.") @Schema(types = {"string", "null"}) @Nullable
             String name) {}
@@ -145,19 +173,21 @@ class FlagController {
     @PostMapping("/api/flags/acceptance")
     Decided accept(@Valid @RequestBody Acceptance acceptance) {
         return new Decided(decisions.accept(
-                chosen(acceptance.ids(), acceptance.cause()),
+                chosen(acceptance.ids(), acceptance.cause(), acceptance.within(), State.OPEN),
                 acceptance.until(),
                 acceptance.reason().strip()));
     }
 
     @PostMapping("/api/flags/acceptance/withdrawal")
     Decided withdraw(@Valid @RequestBody Selection selection) {
-        return new Decided(decisions.withdraw(chosen(selection.ids(), selection.cause())));
+        return new Decided(
+                decisions.withdraw(chosen(selection.ids(), selection.cause(), selection.within(), State.ACCEPTED)));
     }
 
     @PostMapping("/api/flags/assignment")
     Decided assign(@Valid @RequestBody Assignment assignment) {
-        return new Decided(decisions.assign(chosen(assignment.ids(), assignment.cause()), assignment.name()));
+        return new Decided(decisions.assign(
+                chosen(assignment.ids(), assignment.cause(), assignment.within(), State.OPEN), assignment.name()));
     }
 
     /** Compares everything now; what had to be mended was wrong before. */
@@ -172,11 +202,28 @@ class FlagController {
         return flags.comparison(id);
     }
 
-    private static Chosen chosen(@Nullable List<String> ids, @Nullable String cause) {
-        if ((ids == null || ids.isEmpty()) && (cause == null || cause.isBlank())) {
+    /** The flags named, or those of a cause within what a screen shows, in a state if the screen names none. */
+    private static Chosen chosen(
+            @Nullable List<String> ids, @Nullable String cause, @Nullable Within within, State otherwise) {
+        if (ids != null && !ids.isEmpty()) {
+            return Chosen.named(ids);
+        }
+        if (cause == null || cause.isBlank()) {
             throw Fault.invalid("ids", "Name the flags, or their cause.");
         }
-        return new Chosen(ids == null ? List.of() : ids, ids == null || ids.isEmpty() ? cause : null);
+        return Chosen.all(
+                within == null
+                        ? filter(otherwise, null, null, null, cause, null, null, null, null)
+                        : filter(
+                                otherwise,
+                                within.state(),
+                                within.group(),
+                                within.severity(),
+                                cause,
+                                within.site(),
+                                within.family(),
+                                within.license(),
+                                within.person()));
     }
 
     private static Filter filter(

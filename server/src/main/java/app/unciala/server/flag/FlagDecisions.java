@@ -4,6 +4,7 @@ import app.unciala.core.sentence.Sentences;
 import app.unciala.server.account.AccountService;
 import app.unciala.server.account.AccountService.Person;
 import app.unciala.server.fault.Fault;
+import app.unciala.server.flag.FlagService.Filter;
 import app.unciala.server.history.Actor;
 import app.unciala.server.history.HistoryService;
 import app.unciala.server.history.HistoryService.Deed;
@@ -66,8 +67,16 @@ public class FlagDecisions {
     /** What is kept of a flag beside what it says: earlier times at which it stood, and comments, oldest first. */
     public record Story(List<Period> periods, List<Comment> comments) {}
 
-    /** The flags that a decision is about: those named, or all that stand for a cause. */
-    public record Chosen(List<String> ids, @Nullable String cause) {}
+    /** The flags that a decision is about: those named, or all that a filter finds, which names their cause. */
+    public record Chosen(List<String> ids, @Nullable Filter filter) {
+        public static Chosen named(List<String> ids) {
+            return new Chosen(ids, null);
+        }
+
+        static Chosen all(Filter filter) {
+            return new Chosen(List.of(), filter);
+        }
+    }
 
     /** Accepts flags until a day; they come back the day after. */
     @Transactional
@@ -145,10 +154,10 @@ public class FlagDecisions {
     }
 
     private int decide(Chosen chosen, String text, Consumer<FlagEntity> decision) {
-        List<FlagEntity> found = chosen.cause() == null
+        List<FlagEntity> found = chosen.filter() == null
                 ? flags.findAllById(
                         chosen.ids().stream().distinct().limit(MOST_AT_ONCE).toList())
-                : flags.findByCauseAndGoneIsNull(chosen.cause());
+                : flags.findAll(FlagService.wanted(chosen.filter()));
         if (found.isEmpty()) {
             throw Fault.conflict("None of these flags stands any more.");
         }

@@ -9,7 +9,5 @@ import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 interface FlagRepository extends JpaRepository<FlagEntity, String>, JpaSpecificationExecutor<FlagEntity> {
     List<FlagEntity> findByOwnerIn(Collection<String> owners);
 
-    List<FlagEntity> findByCauseAndGoneIsNull(String cause);
-
     List<FlagEntity> findByAcceptedUntilBefore(LocalDate day);
 }

@@ -201,7 +201,7 @@ public class FlagService {
         return flags.findById(id).orElseThrow(() -> Fault.notFound("flag", id));
     }
 
-    private static Specification<FlagEntity> wanted(Filter filter) {
+    static Specification<FlagEntity> wanted(Filter filter) {
         return (flag, query, build) -> {
             List<Predicate> all = new ArrayList<>();
             switch (filter.state()) {
