@@ -46,9 +46,9 @@ describe("a license", () => {
     const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     const says = (right: string, clause: string) =>
       within(screen.getByRole("group", { name: right })).getByRole("button", { name: clause });
-    await user.click(says("By a third party", "✕ Refused"));
-    await user.click(says("Embedding inline", "✓ Granted"));
-    await user.click(says("Cutting", "✓ Granted"));
+    await user.click(says("Third-party hosting", "✕ Refused"));
+    await user.click(says("Inlining (data: URL)", "✓ Granted"));
+    await user.click(says("Subsetting", "✓ Granted"));
     expect(says("Renaming", "? Not stated")).toHaveAttribute("aria-pressed", "true");
     await user.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>

@@ -116,7 +116,7 @@ describe("terms", () => {
     const row = (name: string) => screen.getByRole("row", { name: new RegExp(`^${name}`) });
     expect(row("Use on web pages")).toHaveTextContent("Refusedpresumed on this basis");
     expect(row("Converting")).toHaveTextContent("Grantedby the text of the license");
-    expect(row("Cutting")).toHaveTextContent("RefusedNo subsetting. page 3");
+    expect(row("Subsetting")).toHaveTextContent("RefusedNo subsetting. page 3");
     expect(row("Renaming")).toHaveTextContent(/Not stated$/);
   });
 
