@@ -232,7 +232,7 @@ class SharedInventoryTest {
         Answer siteGone = caller.delete("/api/sites/" + site, tag("/api/sites/" + site));
         assertThat(caller.kinds("?site=" + site)).isEmpty();
         Answer clientGone = caller.delete("/api/clients/" + client, tag("/api/clients/" + client));
-        assertThat(undo(siteGone)).as("its client is gone").isEqualTo(404);
+        assertThat(undo(siteGone)).as("its client is gone").isEqualTo(409);
         assertThat(undo(clientGone)).isEqualTo(204);
         assertThat(undo(siteGone)).isEqualTo(204);
         assertThat(caller.get("/api/sites/" + site).status()).isEqualTo(200);
