@@ -8,6 +8,8 @@ import app.unciala.font.FontFormat;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.sfnt.Sfnt;
+import app.unciala.font.subset.SubsetPlan;
+import app.unciala.font.subset.Subsetter;
 import app.unciala.font.table.FvarTable;
 import app.unciala.font.table.NameTable;
 import app.unciala.font.table.NameTable.NameRecord;
@@ -115,6 +117,22 @@ class LicensedDeliveryTest {
             delivered.terms(Map.of("cutting", "GRANTED"));
         }
         assertThat(delivered.kinds()).doesNotContain("PACK_DUE");
+    }
+
+    @Test
+    void aFaceThatCannotBeSubsetIsSaidToBeWhole() throws IOException {
+        byte[] icons = FontWriter.write(
+                Subsetter.subset(face(Samples.font("Wendlow-Regular.ttf")), SubsetPlan.ofText("é")), FontFormat.TTF);
+        DeliveredSite site = DeliveredSite.of(
+                caller, "日本", "nihon.example", caller.hold("icons.ttf", icons, Map.of("family", "Icons")));
+        String client =
+                caller.get("/api/sites/" + site.id()).json().get("clientId").asString();
+        caller.edit("/api/clients/" + client, "", Map.of("name", "日本"));
+        site.deliver(Map.of("languages", List.of("ja")));
+        JsonNode face = site.weight().get("faces").get(0);
+        assertThat(face.get("kept").isNull()).isTrue();
+        assertThat(face.get("undone").toString()).contains("Icons Regular: not cut, as it can’t be");
+        assertThat(text(site.pack(), "manifest.json")).doesNotContain("\"cut\":{");
     }
 
     @Test
