@@ -29,7 +29,7 @@ public record SourceFile(String id, String sha256, FontFormat format, Slot slot,
             .thenComparing(SourceFile::id);
 
     /** The order in which files are taken for a format: the vendor's own in that format before all others. */
-    static Comparator<SourceFile> takenFirst(FontFormat format) {
+    public static Comparator<SourceFile> takenFirst(FontFormat format) {
         return Comparator.comparing((SourceFile file) -> !file.isVendorsOwn(format))
                 .thenComparing(TAKEN_FIRST);
     }

@@ -64,13 +64,6 @@ public record PackBasis(
 
         /** A face with what may go out of it. */
         public static AskedFace of(String role, String familyId, String familyName, Slot slot, Clearance clearance) {
-            Map<String, Answer> permissions = new TreeMap<>();
-            if (clearance.isSubsetWanted()) {
-                permissions.put(SUBSETTING, clearance.subsetting());
-            }
-            clearance
-                    .formats()
-                    .forEach(answer -> permissions.put(answer.format().label(), answer.answer()));
             return new AskedFace(
                     role,
                     familyId,

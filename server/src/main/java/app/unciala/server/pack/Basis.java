@@ -1,15 +1,18 @@
 package app.unciala.server.pack;
 
 import app.unciala.core.license.Clearance.Answer;
+import app.unciala.core.license.SourceFile;
 import app.unciala.core.license.Verdict;
 import app.unciala.core.pack.PackBasis;
 import app.unciala.core.pack.PackBasis.AskedFace;
+import app.unciala.font.FontFormat;
 import app.unciala.server.flag.AskedRow;
 import app.unciala.server.flag.AskedRow.GoesOut;
 import app.unciala.server.flag.AskedRow.GoesOut.FormatAnswer;
 import app.unciala.server.flag.AskedRow.HeldView;
 import app.unciala.server.site.SiteDelivery;
 import app.unciala.server.site.SiteRole;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -77,7 +80,9 @@ record Basis(
     static Optional<HeldView> taken(AskedRow row) {
         GoesOut goesOut = row.goesOut();
         if (goesOut == null) {
-            return row.held().stream().findFirst();
+            // A pack of an earlier version, which took the same file for WOFF 2.
+            return row.held().stream()
+                    .min(Comparator.comparing(Basis::source, SourceFile.takenFirst(FontFormat.WOFF2)));
         }
         return goesOut.formats().stream()
                 .filter(answer -> answer.format() == goesOut.format())
@@ -85,5 +90,14 @@ record Basis(
                 .flatMap(answer -> row.held().stream()
                         .filter(file -> file.sha256().equals(answer.sha256()))
                         .findFirst());
+    }
+
+    private static SourceFile source(HeldView file) {
+        return new SourceFile(
+                file.fileId(),
+                file.sha256(),
+                FontFormat.fromKey(file.format()).orElseThrow(),
+                file.slot().toSlot(),
+                file.madeHere());
     }
 }

@@ -18,6 +18,7 @@ import app.unciala.font.face.Classification;
 import app.unciala.font.face.Range;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
+import app.unciala.font.file.FontFile;
 import app.unciala.font.file.FontReader;
 import app.unciala.font.file.FontWriter;
 import app.unciala.font.language.LanguageCoverage;
@@ -212,8 +213,8 @@ class PackFaces {
 
     private Held held(String sha256) {
         byte[] bytes = store.get(sha256);
-        Sfnt face = FontReader.read(bytes).faces().get(0);
-        return new Held(sha256, bytes, face, FontReader.read(bytes).format());
+        FontFile file = FontReader.read(bytes);
+        return new Held(sha256, bytes, file.faces().get(0), file.format());
     }
 
     /**
