@@ -134,26 +134,32 @@ async function painted(page: Page) {
   await client.send("CSS.enable");
   const { nodes } = await client.send("DOM.getFlattenedDocument", { depth: -1 });
   const byId = new Map(nodes.map((node) => [node.nodeId, node]));
+  /** The elements of one name in the same element, in order. */
+  const alike = new Map<string, number[]>();
+  const key = ({ parentId, nodeName }: (typeof nodes)[number]) => `${parentId} ${nodeName}`;
+  for (const node of nodes) {
+    alike.set(key(node), [...(alike.get(key(node)) ?? []), node.nodeId]);
+  }
   const path = (node: (typeof nodes)[number]): string => {
     const parent = byId.get(node.parentId ?? 0);
-    const alike = nodes.filter((one) => one.parentId === node.parentId && one.nodeName === node.nodeName);
-    const own = node.localName + (alike.length > 1 ? `:nth-of-type(${alike.indexOf(node) + 1})` : "");
+    const others = alike.get(key(node))!;
+    const own = node.localName + (others.length > 1 ? `:nth-of-type(${others.indexOf(node.nodeId) + 1})` : "");
     return parent?.nodeType === 1 ? `${path(parent)} > ${own}` : own;
   };
-  const found: (Text & { custom: boolean; name: string })[] = [];
-  for (const node of nodes) {
-    const text = node.nodeValue.replace(/[ \t\n\r\f]+/g, " ").replace(/^ | $/g, "");
-    const parent = byId.get(node.parentId ?? 0);
-    if (node.nodeType === 3 && text && parent) {
+  const found = await Promise.all(
+    nodes.map(async (node): Promise<(Text & { custom: boolean; name: string })[]> => {
+      const text = node.nodeValue.replace(/[ \t\n\r\f]+/g, " ").replace(/^ | $/g, "");
+      const parent = byId.get(node.parentId ?? 0);
+      if (node.nodeType !== 3 || !text || !parent) {
+        return [];
+      }
       const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId: node.nodeId });
       const most = fonts.sort((a, b) => b.glyphCount - a.glyphCount)[0];
-      if (most) {
-        found.push({ text, path: path(parent), custom: most.isCustomFont, name: most.postScriptName });
-      }
-    }
-  }
+      return most ? [{ text, path: path(parent), custom: most.isCustomFont, name: most.postScriptName }] : [];
+    }),
+  );
   await client.detach();
-  return found;
+  return found.flat();
 }
 
 const slopes: Record<string, RegExp> = { upright: /^(normal|oblique 0deg)$/, italic: /^italic$/, oblique: /^oblique/ };

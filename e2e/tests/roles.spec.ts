@@ -150,13 +150,17 @@ async function paintedAsAsked(page: Page, fakedIsFine = false): Promise<Map<stri
     }),
   );
   const found = new Map<string, boolean[]>(roles.map(({ role }) => [role, []]));
-  for (const { role, mark, at, emphasized, style } of texts) {
-    const own = nodes.filter(
-      (node) => node.nodeType === 3 && node.parentId === marked.get(mark) && node.nodeValue.trim(),
-    );
-    const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId: own[at]!.nodeId });
-    const main = [...fonts].sort((a, b) => b.glyphCount - a.glyphCount)[0];
-    const name = main?.isCustomFont ? main.postScriptName : "";
+  const main = await Promise.all(
+    texts.map(async ({ mark, at }) => {
+      const own = nodes.filter(
+        (node) => node.nodeType === 3 && node.parentId === marked.get(mark) && node.nodeValue.trim(),
+      );
+      const { fonts } = await client.send("CSS.getPlatformFontsForNode", { nodeId: own[at]!.nodeId });
+      return [...fonts].sort((a, b) => b.glyphCount - a.glyphCount)[0];
+    }),
+  );
+  for (const [i, { role, emphasized, style }] of texts.entries()) {
+    const name = main[i]?.isCustomFont ? main[i].postScriptName : "";
     const bold = roles.find((one) => one.role === role)!.weight === 700;
     const asked = bold ? /^Lato-Bold$/ : /^Lato-Regular$/;
     // Emphasis has a weight of its own; a slope that is faked, as no italic is there, is not as asked.

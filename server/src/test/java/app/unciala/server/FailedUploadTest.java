@@ -6,12 +6,14 @@ import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.OwnProcess;
 import app.unciala.server.testing.Samples;
+import app.unciala.server.testing.StartedServer;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -55,7 +57,7 @@ class FailedUploadTest {
         Files.writeString(orphan.resolve("writing1.part"), "half a file");
         Path coming = Files.createDirectories(data.resolve("uploads")).resolve("upload_1.tmp");
         Files.writeString(coming, "what a request had sent so far");
-        try (OwnProcess server = OwnProcess.start(data)) {
+        try (StartedServer server = StartedServer.over(data, Clock.systemDefaultZone())) {
             Caller caller = server.signIn();
             assertThat(orphan).doesNotExist();
             assertThat(coming).doesNotExist();
@@ -67,7 +69,7 @@ class FailedUploadTest {
     @Test
     void theSameArchiveDroppedByTwoAtOnceGoesInOnce() throws Exception {
         byte[] archive = Samples.zip(Map.of("a/Gannet-Bold.ttf", Samples.font("Gannet-Bold.ttf")));
-        try (OwnProcess server = OwnProcess.start(data)) {
+        try (StartedServer server = StartedServer.over(data, Clock.systemDefaultZone())) {
             Caller one = server.signIn();
             String first = "/api/intakes/"
                     + one.takeIn(Map.of("gannet.zip", archive))

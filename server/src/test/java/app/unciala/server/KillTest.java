@@ -6,67 +6,87 @@ import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.OwnProcess;
 import app.unciala.server.testing.Samples;
+import app.unciala.server.testing.StartedServer;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /**
- * A server that is killed at random moments while intakes are dropped and accepted, licenses change and backups are
- * made: nothing that was answered is lost, nothing is half recorded, and the flags are those of a full comparison. Ten
- * kills, or as many as {@code -Dunciala.kills} says.
+ * What a server leaves behind that is killed at random moments while intakes are dropped and accepted, licenses change
+ * and backups are made: nothing that was answered is lost, nothing is half recorded, and the flags are those of a full
+ * comparison. Ten moments, or as many as {@code -Dunciala.kills} says; at the last one the process is killed indeed.
  */
 class KillTest {
     private static final int KILLS = Integer.getInteger("unciala.kills", 10);
 
     @TempDir
-    Path data;
+    Path folder;
+
+    /** What a server had answered, and its folder. */
+    private record Left(Path data, Set<String> families, Map<String, String> licenses) {}
 
     @Test
     void nothingAnsweredIsLostAndNothingIsHalfRecorded() throws Exception {
         Random random = new Random(11);
-        Set<String> families = new HashSet<>();
-        Map<String, String> licenses = new LinkedHashMap<>();
-        for (int kill = 0; kill < KILLS; kill++) {
-            try (OwnProcess server = OwnProcess.start(data)) {
-                Caller caller = server.signIn();
-                assertWhole(caller, families, licenses);
-                server.killWithin(random.nextInt(3500) + 500);
-                work(caller, kill, families, licenses);
+        Path data = Files.createDirectory(folder.resolve("data"));
+        Set<String> families = ConcurrentHashMap.newKeySet();
+        Map<String, String> licenses = new ConcurrentHashMap<>();
+        List<Left> left = new ArrayList<>();
+        try (OwnProcess server = OwnProcess.start(data)) {
+            Caller caller = server.signIn();
+            Thread worker = new Thread(() -> work(caller, families, licenses));
+            worker.start();
+            while (families.isEmpty() && worker.isAlive()) {
+                Caller.pause();
+            }
+            for (int kill = 1; kill < KILLS; kill++) {
+                Thread.sleep(random.nextInt(900) + 100);
+                Path copy = folder.resolve("left" + kill);
+                server.copyAsIfKilled(copy, () -> left.add(new Left(copy, Set.copyOf(families), Map.copyOf(licenses))));
+            }
+            Thread.sleep(random.nextInt(900) + 100);
+            assertThat(worker.isAlive()).as("the work goes on until the kill").isTrue();
+            server.kill();
+            worker.join();
+            left.add(new Left(data, families, licenses));
+        }
+        for (Left each : left) {
+            assertThat(each.families()).as("accepted before").isNotEmpty();
+            try (StartedServer server = StartedServer.over(each.data(), Clock.systemDefaultZone())) {
+                assertWhole(server.signIn(), each.families(), each.licenses());
             }
         }
-        try (OwnProcess server = OwnProcess.start(data)) {
-            assertWhole(server.signIn(), families, licenses);
-        }
-        assertThat(families).as("something was accepted before a kill").isNotEmpty();
     }
 
     /** Changes things until the server is gone; remembers only what it answered. */
-    private static void work(Caller caller, int kill, Set<String> families, Map<String, String> licenses) {
+    private static void work(Caller caller, Set<String> families, Map<String, String> licenses) {
         try {
             for (int i = 0; i < 1000; i++) {
                 Map<String, byte[]> files = new LinkedHashMap<>();
                 for (int j = 0; j < 6; j++) {
                     byte[] font = Samples.font("Ostrel-Bold.ttf");
                     font[font.length - 1] = (byte) (i * 6 + j);
-                    font[font.length - 2] = (byte) kill;
+                    font[font.length - 2] = (byte) (i / 40);
                     files.put(j + ".ttf", font);
                 }
-                JsonNode intake = caller.takeIn(Map.of("d" + kill + "-" + i + ".zip", Samples.zip(files)));
+                JsonNode intake = caller.takeIn(Map.of("d" + i + ".zip", Samples.zip(files)));
                 String path = "/api/intakes/" + intake.get("summary").get("id").asString();
                 for (JsonNode row : intake.get("rows")) {
                     caller.send(
                             "PATCH",
                             path + "/items/" + row.get("id").asString(),
-                            Map.of("family", "Family " + kill + " " + i, "included", true));
+                            Map.of("family", "Family " + i, "included", true));
                 }
                 Answer accepted = caller.send("POST", path + "/accept", Map.of());
                 if (accepted.status() == 200) {
@@ -87,7 +107,9 @@ class KillTest {
 
     private static void assertWhole(Caller caller, Set<String> families, Map<String, String> licenses) {
         for (String id : families) {
-            JsonNode family = caller.get("/api/families/" + id).json();
+            Answer held = caller.get("/api/families/" + id);
+            assertThat(held.status()).as("a family that was accepted").isEqualTo(200);
+            JsonNode family = held.json();
             assertThat(family.get("files"))
                     .as("all files of an intake, or none")
                     .hasSize(6);

@@ -15,15 +15,21 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 final class DigestedPasswords extends AbstractValidatingPasswordEncoder {
     private static final String OF_DIGEST = "sha256-bcrypt";
 
-    private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder();
+    private final BCryptPasswordEncoder bcrypt;
 
-    private DigestedPasswords() {}
+    private DigestedPasswords(BCryptPasswordEncoder bcrypt) {
+        this.bcrypt = bcrypt;
+    }
 
-    /** The encoder of new passwords. It knows those that were kept by bcrypt alone; any other kept text matches none. */
-    static PasswordEncoder withEarlier() {
-        BCryptPasswordEncoder earlier = new BCryptPasswordEncoder();
-        DelegatingPasswordEncoder known =
-                new DelegatingPasswordEncoder(OF_DIGEST, Map.of(OF_DIGEST, new DigestedPasswords(), "bcrypt", earlier));
+    /**
+     * The encoder of new passwords. It knows those that were kept by bcrypt alone; any other kept text matches none.
+     *
+     * @param rounds the binary logarithm of how often bcrypt mixes the key, 4 to 31
+     */
+    static PasswordEncoder withEarlier(int rounds) {
+        BCryptPasswordEncoder earlier = new BCryptPasswordEncoder(rounds);
+        DelegatingPasswordEncoder known = new DelegatingPasswordEncoder(
+                OF_DIGEST, Map.of(OF_DIGEST, new DigestedPasswords(earlier), "bcrypt", earlier));
         known.setDefaultPasswordEncoderForMatches(earlier);
         return known;
     }

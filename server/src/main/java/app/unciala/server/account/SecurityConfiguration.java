@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -113,8 +114,8 @@ class SecurityConfiguration {
     }
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return DigestedPasswords.withEarlier();
+    PasswordEncoder passwordEncoder(@Value("${unciala.password-rounds}") int rounds) {
+        return DigestedPasswords.withEarlier(rounds);
     }
 
     @Bean

@@ -8,15 +8,18 @@ import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.util.FileSystemUtils;
 
 /** The server in a process of its own, which can be killed at any moment. */
 public final class OwnProcess implements AutoCloseable {
     private final Process process;
     private final int port;
+    private final Path data;
 
-    private OwnProcess(Process process, int port) {
+    private OwnProcess(Process process, int port, Path data) {
         this.process = process;
         this.port = port;
+        this.data = data;
     }
 
     public static OwnProcess start(Path data) throws IOException {
@@ -42,7 +45,7 @@ public final class OwnProcess implements AutoCloseable {
         builder.environment().put("UNCIALA_DATA", data.toString());
         builder.environment().put("UNCIALA_ADMIN_PASSWORD", RunningServer.PASSWORD);
         builder.redirectErrorStream(true).redirectOutput(new File(data.toFile(), "log-" + port));
-        return new OwnProcess(builder.start(), port);
+        return new OwnProcess(builder.start(), port, data);
     }
 
     /** The built application in the folder that the property names, which starts faster, or else the classes here. */
@@ -74,18 +77,33 @@ public final class OwnProcess implements AutoCloseable {
         return port;
     }
 
-    /** Kills the server some milliseconds from now, from another thread. */
-    public void killWithin(int milliseconds) {
-        Thread killer = new Thread(() -> {
-            try {
-                Thread.sleep(milliseconds);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
+    /**
+     * Copies the data folder as a kill at this moment would leave it: the process is halted while its files are read,
+     * and goes on after that.
+     *
+     * @param halted called while the server does nothing
+     */
+    public void copyAsIfKilled(Path copy, Runnable halted) throws IOException {
+        signal("STOP");
+        try {
+            halted.run();
+            FileSystemUtils.copyRecursively(data, copy);
+        } finally {
+            signal("CONT");
+        }
+    }
+
+    private void signal(String name) throws IOException {
+        try {
+            if (new ProcessBuilder("kill", "-" + name, String.valueOf(process.pid()))
+                            .start()
+                            .waitFor()
+                    != 0) {
+                throw new IOException("the server took no signal " + name);
             }
-            process.destroyForcibly();
-        });
-        killer.setDaemon(true);
-        killer.start();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     public void kill() {

@@ -1,17 +1,12 @@
 package app.unciala.server.testing;
 
-import app.unciala.server.UncialaApplication;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.Map;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
-import org.springframework.boot.builder.SpringApplicationBuilder;
-import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.util.FileSystemUtils;
 
 /** Starts the real application on a free port, with a database and folder of its own, for one test class. */
@@ -19,7 +14,7 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     public static final String PASSWORD = "a test password";
 
     private final boolean demo;
-    private ConfigurableApplicationContext application;
+    private StartedServer server;
     private Path data;
     private Preparation earlier = folder -> {};
 
@@ -41,7 +36,7 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
 
     /** A bean of the running server, to look behind its API. */
     public <T> T bean(Class<T> type) {
-        return application.getBean(type);
+        return server.bean(type);
     }
 
     /** A caller that is not signed in. */
@@ -91,38 +86,21 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     public void beforeAll(ExtensionContext context) throws Exception {
         data = Files.createTempDirectory("unciala-test");
         earlier.fill(data);
-        application = new SpringApplicationBuilder(UncialaApplication.class)
-                .profiles(demo ? new String[] {"demo"} : new String[0])
-                .initializers(started -> {
-                    if (!demo) {
-                        ((GenericApplicationContext) started).registerBean(Clock.class, () -> clock);
-                    }
-                })
-                .run(
-                        "--server.port=0",
-                        "--UNCIALA_SITES_PORT=0",
-                        "--unciala.data=" + data,
-                        "--unciala.admin-password=" + PASSWORD,
-                        "--spring.main.banner-mode=off");
+        server = StartedServer.start(data, clock, demo);
     }
 
     @Override
     public void afterAll(ExtensionContext context) throws IOException {
-        application.close();
+        server.close();
         FileSystemUtils.deleteRecursively(data);
     }
 
     public String url() {
-        return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+        return server.url();
     }
 
     /** A browser-like caller that is signed in. */
     public Caller signIn() {
-        Caller caller = new Caller(url());
-        int status = demo ? caller.signIn("demo", "unciala-demo") : caller.signIn("admin", PASSWORD);
-        if (status != 204) {
-            throw new IllegalStateException("signing in gave " + status);
-        }
-        return caller;
+        return server.signIn();
     }
 }
