@@ -67,7 +67,7 @@ test("the keyboard reaches places, search and help", async ({ page }) => {
   await page.keyboard.press("a");
   await expect(page.getByRole("heading", { level: 1, name: "Families" })).toBeVisible();
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expect(page.getByRole("dialog", { name: "Shortcuts" })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toBeHidden();
   await page.keyboard.press("/");

@@ -215,20 +215,20 @@ test("a stand-in with matched metrics keeps the text where it is", async ({ page
 
 test("a style sheet is proof-read for a site, line by line, and corrected", async ({ page }) => {
   await signIn(page);
-  await openRecord(page, "/sites", site, "Proof");
+  await openRecord(page, "/sites", site, "CSS");
   await page
     .getByRole("textbox", { name: /^Paste the CSS/ })
     .fill(
       "@font-face {\n  font-family: “Ostrel”;\n  src: url(ostrel.woff2);\n  font-display: swap;\n}\nbody { font-family: Ostrl }\n",
     );
-  await page.getByRole("button", { name: "Read it" }).click();
+  await page.getByRole("button", { name: "Check it" }).click();
   await expect(page.locator("mark", { hasText: "“Ostrel”" })).toBeVisible();
   const note = page.getByRole("group", { name: /line 6: Name mismatch/ });
   await expect(note).toContainText('"Ostrel"');
   await audit(page);
   await note.getByRole("button", { name: "Correct it" }).click();
   await expect(note).toBeHidden();
-  await page.getByRole("button", { name: "Correct all that can be" }).click();
+  await page.getByRole("button", { name: "Correct all" }).click();
   await expect(page.getByText(/body \{ font-family: "Ostrel", (sans-)?serif \}/)).toBeVisible();
   await page.setViewportSize({ width: 320, height: 700 });
   await settled(page);
@@ -240,16 +240,16 @@ test("what is not allowed goes into a pack with a reason only, and stays flagged
   await openRecord(page, "/sites", "Copperline");
   const part = page.locator("#pack");
   await expect(part.getByText("This pack is out of date.")).toBeVisible();
-  await part.getByText("are not allowed here and stay out of packs").click();
-  await part.getByRole("button", { name: "Make it with them" }).click();
-  await expect(part.getByText("Say why it is made all the same.")).toBeVisible();
+  await part.getByText("aren’t allowed here and stay out of packs").click();
+  await part.getByRole("button", { name: "Make it anyway" }).click();
+  await expect(part.getByText("Say why it’s made anyway.")).toBeVisible();
   await part.getByLabel("Why").fill("agreed on the phone");
-  await part.getByRole("button", { name: "Make it with them" }).click();
-  await expect(part.getByText("Made with what is not allowed, because: agreed on the phone")).toBeVisible();
+  await part.getByRole("button", { name: "Make it anyway" }).click();
+  await expect(part.getByText("Made with faces that aren’t allowed, because: agreed on the phone")).toBeVisible();
   await expect(page.getByText("Copperline delivers what is not allowed")).toBeVisible();
   await expect(page.getByText("Copperline is due a new pack")).toBeHidden();
-  await part.getByText("What it changed").first().click();
-  await expect(part.getByText(/^Against the pack of/)).toBeVisible();
+  await part.getByText("What changed").first().click();
+  await expect(part.getByText(/^Compared with the pack of/)).toBeVisible();
   await part.getByText("Earlier packs").click();
   await expect(part.getByRole("link", { name: "Download", exact: true })).toBeVisible();
   await audit(page);

@@ -66,7 +66,7 @@ test("the content is reached by one key, lists by one more, and a place begins a
   await expect(make.nth(1)).toBeVisible();
   await expect(page.getByRole("combobox", { name: "Foundry" })).toBeVisible();
   await page.keyboard.press("Tab");
-  await expect(page.getByRole("link", { name: "Skip to the content" })).toBeFocused();
+  await expect(page.getByRole("link", { name: "Skip to content" })).toBeFocused();
   await page.keyboard.press("Enter");
   await page.keyboard.press("Tab");
   await expect(page.getByRole("link", { name: "Duplicates" })).toBeFocused();
@@ -100,8 +100,8 @@ test("dialogs, menus and failures pass the audit, too", async ({ page }) => {
       await signIn(page);
     }
     await page.goto("/families");
-    await page.getByRole("button", { name: "Keys and signs" }).click();
-    await expect(page.getByRole("dialog", { name: "Keys and signs" })).toBeVisible();
+    await page.getByRole("button", { name: "Shortcuts and symbols" }).click();
+    await expect(page.getByRole("dialog", { name: "Shortcuts and symbols" })).toBeVisible();
     await audit(page, { rules });
     await page.keyboard.press("Escape");
     await openRecord(page, "/intake", "Brantle 3.zip");
@@ -118,7 +118,7 @@ test("dialogs, menus and failures pass the audit, too", async ({ page }) => {
     await audit(page, { rules });
     await page.keyboard.press("Escape");
     await openRecord(page, "/licenses", "Penmarrow web license", "Terms");
-    await page.getByLabel("Basis").click();
+    await page.getByLabel("License type").click();
     await expect(page.getByRole("listbox")).toBeVisible();
     await audit(page, { rules });
     await page.keyboard.press("Escape");
@@ -129,10 +129,10 @@ test("dialogs, menus and failures pass the audit, too", async ({ page }) => {
     await page.getByRole("link", { name: "Families", exact: true }).click();
     await expect(page.getByRole("dialog", { name: "Leave without saving?" })).toBeVisible();
     await audit(page, { rules });
-    await page.getByRole("button", { name: "Leave, and drop the changes" }).click();
+    await page.getByRole("button", { name: "Discard changes" }).click();
     await expect(page.getByRole("heading", { level: 1, name: "Families" })).toBeVisible();
     await page.goto("/licenses/nowhere");
-    await expect(page.getByRole("heading", { level: 1, name: "Not here" })).toBeVisible();
+    await expect(page.getByRole("heading", { level: 1, name: "Not found" })).toBeVisible();
     await audit(page, { rules });
   }
 });
@@ -143,11 +143,11 @@ test("the page stays while the server is away and while a session has ended", as
   await page.getByLabel("Notes").fill("Typed while all was well.");
   await context.setOffline(true);
   await page.getByRole("button", { name: "Save" }).click();
-  await expect(page.getByRole("alert")).toContainText("The server does not answer.");
-  await expect(page.getByText(/it is asked again every few seconds/)).toBeVisible();
+  await expect(page.getByRole("alert")).toContainText("The server isn’t responding.");
+  await expect(page.getByText(/tries again every few seconds/)).toBeVisible();
   await audit(page);
   await context.setOffline(false);
-  await expect(page.getByText(/it is asked again every few seconds/)).toBeHidden();
+  await expect(page.getByText(/tries again every few seconds/)).toBeHidden();
   await context.clearCookies({ name: /SESSION/ });
   await page.getByRole("button", { name: "Save" }).click();
   const again = page.getByRole("dialog", { name: "Your session has ended" });

@@ -33,9 +33,9 @@ test("an archive as vendors pack it is sorted, decided on, accepted with its lic
     await signIn(page);
     await goTo(page, "Intake");
     await page.getByLabel("Choose files").setInputFiles(join(folder, "vendor.zip"));
-    await expect(page.getByText("1 family to decide on; 1 family to take in as it is.")).toBeVisible();
+    await expect(page.getByText("1 family needs a decision; 1 family ready to accept.")).toBeVisible();
     const lato = page.getByRole("group", { name: "Lato", exact: true });
-    await expect(lato).toContainText("New family: 3 files, 1 further format");
+    await expect(lato).toContainText("New family: 3 files, 1 additional format");
     await expect(lato).toContainText("SIL Open Font License 1.1 · sans serif");
     await expect(page.getByText(/Read me\.txt says it is a trial/)).toBeVisible();
     await page.getByRole("button", { name: "Read OFL.txt" }).click();
@@ -46,10 +46,10 @@ test("an archive as vendors pack it is sorted, decided on, accepted with its lic
       .getByRole("group", { name: /^Decide: Inter/ })
       .getByRole("button", { name: "Leave out" })
       .click();
-    await expect(page.getByText("2 families to take in as they are.")).toBeVisible();
+    await expect(page.getByText("2 families ready to accept.")).toBeVisible();
     await audit(page);
     await page.getByRole("button", { name: /^Accept 5 files/ }).click();
-    await expect(page.getByText("5 files went in, 1 license recorded.")).toBeVisible();
+    await expect(page.getByText("5 files added, 1 license recorded.")).toBeVisible();
     await goTo(page, "Licenses");
     await follow(page, "SIL Open Font License 1.1");
     await expect(page.getByRole("link", { name: "OFL.txt" })).toBeVisible();
@@ -61,7 +61,7 @@ test("an archive as vendors pack it is sorted, decided on, accepted with its lic
     // The same archive again brings nothing.
     await goTo(page, "Intake");
     await page.getByLabel("Choose files").setInputFiles(join(folder, "vendor.zip"));
-    await expect(page.getByText("1 family to decide on; 1 family with nothing new.")).toBeVisible();
+    await expect(page.getByText("1 family needs a decision; 1 family with nothing new.")).toBeVisible();
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }

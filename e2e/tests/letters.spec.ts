@@ -26,7 +26,7 @@ test("a font is shown by letters it has, and damage that browsers do not take is
   await expect(emoji.getByText("Ag")).toBeHidden();
   const broken = page.getByRole("group", { name: new RegExp(damaged.replace(".", "\\.")) });
   await expect(broken.getByText(/^post gives glyph 0 the name 65000 .*; browsers refuse the file$/)).toBeVisible();
-  await page.getByRole("button", { name: "Throw away" }).click();
-  await page.getByRole("dialog").getByRole("button", { name: "Throw away" }).click();
+  await page.getByRole("button", { name: "Discard intake" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Discard intake" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Intake" })).toBeVisible();
 });

@@ -25,7 +25,7 @@ test("coverage is walked by keys, each crossing says why, and its action leads t
   await expect(page.getByText(/61,300 were read in .*, 11,300 too many: Marlpit 61,300/)).toBeVisible();
   await grid.getByRole("gridcell", { name: "Marl on Fernway: refused, not used" }).click();
   await expect(page.getByText(/fernway\.example is not among its domains/)).toBeVisible();
-  await page.getByRole("link", { name: "Name fernway.example on “Marl by page views”" }).click();
+  await page.getByRole("link", { name: "Add fernway.example to “Marl by page views”" }).click();
   await expect(page.getByText(/Save it only if the vendor permits it/)).toBeVisible();
   await page.setViewportSize({ width: 320, height: 640 });
   await page.goto("/licenses/coverage?name=marl");
@@ -49,10 +49,10 @@ test("a license is recorded from a PDF: what it seems to say is taken over with 
   await page.goto("/licenses/new");
   await page.getByLabel("Name", { exact: true }).fill("Read from a PDF");
   await page.getByLabel("Agreement to read").setInputFiles(pdf);
-  await expect(page.getByText(/It seems to say \d things/)).toBeVisible();
+  await expect(page.getByText(/Found \d terms/)).toBeVisible();
   await audit(page);
   await expect(page.getByLabel("Proof of purchase", { exact: true })).toHaveValue("");
-  await page.getByRole("button", { name: "Take all" }).click();
+  await page.getByRole("button", { name: "Use all" }).click();
   await expect(page.getByLabel("Proof of purchase", { exact: true })).toHaveValue("MT-2031-9");
   await page.getByRole("button", { name: "Record", exact: true }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Read from a PDF" })).toBeVisible();
@@ -80,16 +80,16 @@ test("a ledger goes in as a whole or not at all, and a statement is printed for 
   await goTo(page, "Licenses");
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("link", { name: "The ledger: CSV" }).click(),
+    page.getByRole("link", { name: "Export all licenses: CSV" }).click(),
   ]);
   const ledger = info.outputPath("licenses.csv");
   await download.saveAs(ledger);
   expect(readFileSync(ledger, "utf8")).toContain("Marl by page views,page_views");
   const csv = (text: string) => ({ name: "l.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
-  await page.getByLabel("Ledger to import").setInputFiles(csv("name,ends\nFirst of two,2031-01-01\nSecond,soon\n"));
+  await page.getByLabel("Licenses to import").setInputFiles(csv("name,ends\nFirst of two,2031-01-01\nSecond,soon\n"));
   await expect(page.getByText(/Nothing was recorded\. Line 3, ends: “soon” is not a day/)).toBeVisible();
   await expect(page.getByRole("link", { name: "First of two" })).toHaveCount(0);
-  await page.getByLabel("Ledger to import").setInputFiles(csv("name,ends\nFirst of two,2031-01-01\n"));
+  await page.getByLabel("Licenses to import").setInputFiles(csv("name,ends\nFirst of two,2031-01-01\n"));
   await expect(page.getByText("Recorded 1 license.")).toBeVisible();
   await expect(page.getByRole("link", { name: "First of two" })).toBeVisible();
 
@@ -131,11 +131,11 @@ test("a license starts from a set of terms, and comes in again as an ODRL policy
     writeFileSync(path, text.replaceAll("Started from a set", named));
     return path;
   };
-  await page.getByLabel("Ledger to import").setInputFiles(file("Started from a set"));
+  await page.getByLabel("Licenses to import").setInputFiles(file("Started from a set"));
   await expect(
     page.getByText(/Nothing was recorded\. License 1, name: A license .* is recorded already/),
   ).toBeVisible();
-  await page.getByLabel("Ledger to import").setInputFiles(file("Came back"));
+  await page.getByLabel("Licenses to import").setInputFiles(file("Came back"));
   await expect(page.getByText("Recorded 1 license.")).toBeVisible();
   await expect(page.getByRole("link", { name: "Came back" })).toBeVisible();
 });
@@ -150,11 +150,11 @@ test("what is refused is allowed only after it is recorded who agreed, when and 
   await page.getByRole("button", { name: "Extend a license …" }).click();
   const dialog = page.getByRole("dialog");
   await expect(dialog).toContainText("“Penmarrow web license” is extended by copperline.example");
-  await expect(dialog.getByRole("button", { name: "Record it" })).toBeDisabled();
+  await expect(dialog.getByRole("button", { name: "Extend" })).toBeDisabled();
   await dialog.getByLabel("Who at the vendor agreed").fill("Ana Reyes");
   await dialog.getByLabel("What shows it").fill("her mail");
   await audit(page);
-  await dialog.getByRole("button", { name: "Record it" }).click();
+  await dialog.getByRole("button", { name: "Extend" }).click();
   await expect(page.getByText("Extended “Penmarrow web license”.")).toBeVisible();
   await expect(grid.getByRole("gridcell", { name: "Penmarrow on Copperline: allowed, not used" })).toBeVisible();
 });

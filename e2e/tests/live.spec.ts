@@ -21,9 +21,9 @@ async function check(page: Page, name: "Check the pages" | "Check again") {
 test("a check of a stand-in says what its texts are given, and what to change", async ({ page }) => {
   await signIn(page);
   await openRecord(page, "/sites", "Northlight Museum", "Pages");
-  await expect(page.getByText("The pages of this site were not checked yet.")).toBeVisible();
+  await expect(page.getByText("This site’s pages haven’t been checked yet.")).toBeVisible();
   await check(page, "Check the pages");
-  await expect(page.getByText(/^The page gives its visitors something else than is asked\./)).toBeVisible();
+  await expect(page.getByText(/^The page shows some text in another font than asked\./)).toBeVisible();
   await expect(page.getByRole("group", { name: /Missing: .*browsers fake a bold/ })).toBeVisible();
   await expect(page.getByRole("cell", { name: /^Ostrel Light/ })).toBeVisible();
   await audit(page);
@@ -65,11 +65,11 @@ test("a fault is gone after it was mended and the page checked again", async ({ 
     await page.getByRole("button", { name: "Add the site" }).click();
     await expect(page.getByRole("heading", { level: 1, name: "Mill" })).toBeVisible();
     await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Pages" }).click();
-    await page.getByRole("button", { name: "Change it" }).click();
+    await page.getByRole("button", { name: "Edit" }).click();
     await page.getByLabel("Pages to read").fill("http://mill.example/");
     await page.getByLabel("Connect elsewhere").fill(`mill.example:80 → ${where}`);
     await page.getByRole("button", { name: "Save", exact: true }).click();
-    await expect(page.getByText(/1 host connected to elsewhere/)).toBeVisible();
+    await expect(page.getByText(/Connects elsewhere for 1 host/)).toBeVisible();
 
     await check(page, "Check the pages");
     await expect(page.getByRole("group", { name: /Not recorded: DejaVu Sans/ })).toBeVisible();
@@ -80,7 +80,7 @@ test("a fault is gone after it was mended and the page checked again", async ({ 
     await expect(page.getByRole("list", { name: "Gone" })).toContainText("Faked bold");
     await expect(page.getByRole("group", { name: /browsers fake/ })).toBeHidden();
 
-    await page.getByRole("button", { name: "Take it into an intake" }).click();
+    await page.getByRole("button", { name: "Add to an intake" }).click();
     await expect(page.getByText(/DejaVu Sans/).first()).toBeVisible();
     await expect(page.getByRole("heading", { level: 1, name: "d.ttf" })).toBeVisible();
   } finally {
@@ -139,11 +139,11 @@ test("from the faces chosen to every role shown as asked, though the theme decid
     await setIn(page, { headings: "Wendlow", text: "Tillet Mono" });
 
     await leaf("Pages");
-    await page.getByRole("button", { name: "Change it" }).click();
+    await page.getByRole("button", { name: "Edit" }).click();
     await page.getByLabel("Pages to read").fill("http://quay.example/");
     await page.getByLabel("Connect elsewhere").fill(`quay.example:80 → ${where}`);
     await page.getByRole("button", { name: "Save", exact: true }).click();
-    await expect(page.getByText(/1 host connected to elsewhere/)).toBeVisible();
+    await expect(page.getByText(/Connects elsewhere for 1 host/)).toBeVisible();
 
     await make("Make a pack");
     upload();

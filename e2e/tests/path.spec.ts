@@ -37,7 +37,7 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await goTo(page, "Intake");
     await page.getByLabel("Choose files").setInputFiles(archive);
     await expect(page.getByRole("heading", { level: 1, name: "dejavu.zip" })).toBeVisible();
-    await expect(page.getByText("1 family to take in as it is.")).toBeVisible();
+    await expect(page.getByText("1 family ready to accept.")).toBeVisible();
     await expect(page.getByText("New family: 2 files")).toBeVisible();
     await page.getByRole("button", { name: `Files of ${family}` }).click();
     await expect(page.getByText("New family", { exact: true })).toHaveCount(2);
@@ -119,7 +119,7 @@ test("from a dropped archive to a pack that paints in a browser", async ({ page,
     await saved;
     await page.goto("/flags?group=MISSING");
     await settled(page);
-    await page.getByRole("button", { name: /^Unfold: .* have no WOFF2/ }).click();
+    await page.getByRole("button", { name: /^Expand: .* have no WOFF2/ }).click();
     await expect(page.getByText("quayside.example is not permitted")).toBeHidden();
     const woff2 = page.locator(".home-row", { hasText: `${family} Bold has no WOFF2` });
     // Rows move while the flags of the entry come in.
@@ -182,14 +182,14 @@ test("dropping the same file again says that it is held, and an intake can be th
   await signIn(page);
   await goTo(page, "Intake");
   await page.getByLabel("Choose files").setInputFiles(`${real}/DejaVuSans.ttf`);
-  await expect(page.getByText("This drop brings nothing new: its font is held already or left out.")).toBeVisible();
+  await expect(page.getByText("Nothing new in this drop: its font is already held or left out.")).toBeVisible();
   await page.getByRole("button", { name: "Files of DejaVu Sans" }).click();
   await expect(page.getByText("Same bytes", { exact: true })).toBeVisible();
-  await expect(page.getByText("Mark at least one file to go in.")).toBeVisible();
-  await page.getByRole("button", { name: "Throw away" }).click();
-  await page.getByRole("dialog").getByRole("button", { name: "Throw away" }).click();
+  await expect(page.getByText("Mark at least one file to add.")).toBeVisible();
+  await page.getByRole("button", { name: "Discard intake" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Discard intake" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Intake" })).toBeVisible();
-  await expect(page.getByRole("row", { name: /DejaVuSans\.ttf thrown away/ })).toBeVisible();
+  await expect(page.getByRole("row", { name: /DejaVuSans\.ttf discarded/ })).toBeVisible();
 });
 
 test("a domain with a typing error is refused with the reason", async ({ page }) => {
@@ -237,7 +237,7 @@ test("from an archive to a placed pack takes fewer than twenty clicks", async ({
     await page.getByRole("combobox", { name: field, exact: true }).fill("DejaVu Serif");
     await page.getByRole("option", { name: "DejaVu Serif", exact: true }).click();
   }
-  await page.getByRole("button", { name: "Set the site in them" }).click();
+  await page.getByRole("button", { name: "Use these families" }).click();
   await page.getByRole("button", { name: "Save the type" }).click();
   await expect(page.getByText("Saved.")).toBeVisible();
 
@@ -248,8 +248,8 @@ test("from an archive to a placed pack takes fewer than twenty clicks", async ({
     page.getByRole("link", { name: "Download the pack" }).click(),
   ]);
   expect(download.suggestedFilename()).toMatch(/^saltmarsh-type-.*\.zip$/);
-  await page.getByRole("button", { name: "It is placed" }).click();
-  await expect(page.getByText(/Placed on /)).toBeVisible();
+  await page.getByRole("button", { name: "Mark as deployed" }).click();
+  await expect(page.getByText(/Deployed on /)).toBeVisible();
   const made = await clicks();
   console.log(`from an archive to a placed pack: ${made} clicks, 5 fields typed`);
   expect(made).toBeGreaterThan(8);

@@ -9,7 +9,7 @@ test.beforeEach(async ({ page }) => signIn(page));
 
 test("today says what must not go out, with the step that solves it", async ({ page }) => {
   const main = page.getByRole("main");
-  await expect(main.getByText(/things must not go out as they are/)).toBeVisible();
+  await expect(main.getByText(/blocking flags/)).toBeVisible();
   const ended = main.locator(".home-row", { hasText: "Brantle on Copperline: license ended" }).first();
   await expect(ended).toContainText("Unlicensed");
   await ended.getByRole("link", { name: "Renew it" }).click();
@@ -21,7 +21,7 @@ test("today says what must not go out, with the step that solves it", async ({ p
 test("the slot grid shows what is held, asked for and in conflict", async ({ page }) => {
   await goTo(page, "Families");
   await expect(
-    page.getByRole("img", { name: "Bold: held as TTF WOFF2, 2 drawings clash; asked for by Tidewater Cooperative" }),
+    page.getByRole("img", { name: "Bold: held as TTF WOFF2, 2 files in conflict; asked for by Tidewater Cooperative" }),
   ).toBeVisible();
   await expect(
     page.getByRole("img", { name: /^Regular: held as TTF, no license; asked for by Gannet Ferries/ }),
@@ -71,13 +71,13 @@ test("one of two equal files is removed, taken back, and retired as a duplicate"
   const twice = page.getByRole("group", { name: "Duplicate: Penmarrow Regular is recorded twice" });
   await expect(twice).toBeVisible();
   await page.getByRole("button", { name: "Remove body-font.ttf" }).click();
-  await expect(page.getByRole("dialog")).toContainText("Regular stays held in another file.");
+  await expect(page.getByRole("dialog")).toContainText("Regular is still held in another file.");
   await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
   await expect(page.getByText("Removed body-font.ttf.")).toBeVisible();
   await expect(twice).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).click();
   await twice.getByRole("link", { name: "Choose which to keep" }).click();
-  const group = page.locator(".line", { hasText: "Penmarrow Regular: one drawing in 2 files" });
+  const group = page.locator(".line", { hasText: "Penmarrow Regular: the same outlines in 2 files" });
   await group.getByRole("button", { name: "Keep this, retire the others" }).click();
   await expect(page.getByText("Retired 1 file.")).toBeVisible();
   await expect(group).toBeHidden();
@@ -91,8 +91,8 @@ test("a family is compared, its faces move, and all characters are shown", async
   await page.getByRole("link", { name: "Compare Penmarrow-Bold.ttf" }).click();
   await page.getByRole("combobox", { name: "Second file" }).click();
   await page.getByRole("option", { name: "Regular: Penmarrow-Regular.ttf, TTF" }).click();
-  await expect(page.getByText(/^Alike to \d+ %: \d+ characters drawn otherwise/)).toBeVisible();
-  const overlay = page.getByRole("img", { name: /^i, alike to/ });
+  await expect(page.getByText(/^\d+% similar: \d+ characters with different outlines/)).toBeVisible();
+  const overlay = page.getByRole("img", { name: /^i, \d+% similar/ });
   await expect(overlay.locator("path")).toHaveCount(2);
   const box = await overlay.locator("path").first().boundingBox();
   expect(box!.height).toBeGreaterThan(15);
@@ -146,10 +146,10 @@ test("a font dropped on the search says whether it is held", async ({ page }) =>
   };
   const held = await (await page.request.get(`/api/files/${sha256}`)).body();
   await dropped("unknown-name.bin", [...held]);
-  await expect(page.getByText(/^Yes: Wendlow .*holds these very bytes\.$/)).toBeVisible();
+  await expect(page.getByText(/^Yes: Wendlow .*the same file\.$/)).toBeVisible();
   await expect(page.getByRole("heading", { level: 1, name: "Wendlow" })).toBeVisible();
   await dropped("mono.ttf", [...readFileSync("/usr/share/fonts/truetype/dejavu/DejaVuSansMono.ttf")]);
-  await expect(page.getByText(/^No, mono\.ttf is not held/)).toBeVisible();
+  await expect(page.getByText(/^No, mono\.ttf isn’t in the inventory/)).toBeVisible();
   await dropped("notes.txt", [104, 101, 108, 108, 111]);
   await expect(page.getByRole("alert")).toContainText("“notes.txt” cannot be read: is not a font: it is plain text.");
 });

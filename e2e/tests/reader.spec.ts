@@ -71,7 +71,7 @@ test("a page behind a sign-in is read in one's own browser and sent with a key",
     await client.goto(`${at.url}/board`);
     await client.evaluate(reader);
     await client.getByRole("button", { name: "Send" }).click();
-    await expect(client.getByText("Sent. The check begins.")).toBeVisible();
+    await expect(client.getByText("Sent. The check is starting.")).toBeVisible();
 
     await page.reload();
     await expect(page.getByRole("button", { name: "Check again" })).toBeEnabled();
@@ -84,7 +84,7 @@ test("a page behind a sign-in is read in one's own browser and sent with a key",
       .getByRole("list", { name: "Pages" })
       .getByRole("link", { name: /board$/ })
       .click();
-    await expect(page.getByText("Its texts are reduced to their characters.")).toBeVisible();
+    await expect(page.getByText("Texts are reduced to their characters.")).toBeVisible();
     const note = page.getByRole("group", { name: /^Faked bold:/ });
     await expect(note).toContainText("Board Text 700");
     await expect(note).toContainText("board.css, line 2");
@@ -95,7 +95,7 @@ test("a page behind a sign-in is read in one's own browser and sent with a key",
     await fits(page);
     // The key is used up.
     await client.getByRole("button", { name: "Send" }).click();
-    await expect(client.getByText(/^It was not taken: There is no such key/)).toBeVisible();
+    await expect(client.getByText(/^Not accepted: There is no such key/)).toBeVisible();
   } finally {
     at.close();
   }
@@ -116,18 +116,18 @@ test("a page built by script is read, copied and pasted, with its texts", async 
     }, address);
     await client.getByRole("checkbox", { name: /Keep the texts/ }).check();
     await client.getByRole("button", { name: "Copy" }).click();
-    await expect(client.getByText("Copied. Paste it on the site’s leaf Pages.")).toBeVisible();
+    await expect(client.getByText("Copied. Paste it on the site’s Pages tab.")).toBeVisible();
     const copied = await client.evaluate(() => navigator.clipboard.readText());
 
     await page.getByRole("button", { name: "Paste a reading" }).click();
     await page.getByLabel("What the reader copied").fill(copied);
-    await page.getByRole("button", { name: "Check with it" }).click();
+    await page.getByRole("button", { name: "Check with this reading" }).click();
     await expect(page.getByRole("button", { name: "Check again" })).toBeEnabled();
     await settled(page);
     await page.getByRole("list", { name: "Pages" }).getByRole("link", { name: "Built" }).click();
     await expect(page.getByText("In the shade")).toBeVisible();
     await expect(page.locator("mark", { hasText: "Made here" })).toBeVisible();
-    const undeclared = page.getByRole("group", { name: /“Built Sans” is asked.*no rule declares it/ });
+    const undeclared = page.getByRole("group", { name: /“Built Sans” is asked for.*no rule declares it/ });
     await expect(undeclared).toContainText("Declared is “Built”");
     await expect(page.getByRole("group", { name: /^Faked bold:/ })).toContainText("Built 700");
     await expect(page.getByText("Added", { exact: true })).toBeVisible();

@@ -82,12 +82,12 @@ test("what is deleted says what stands on it, and is taken back from its message
   await signIn(page);
   await openLicense(page, "Wendlow open license");
   await page.getByRole("button", { name: "Delete the license" }).click();
-  await expect(page.getByRole("dialog")).toContainText("1 site stands on it");
+  await expect(page.getByRole("dialog")).toContainText("1 site relies on it");
   await page.getByRole("dialog").getByRole("button", { name: "Delete", exact: true }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Licenses" })).toBeVisible();
   await expect(page.getByRole("main").getByRole("link", { name: "Wendlow open license" })).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText("Taken back.")).toBeVisible();
+  await expect(page.getByText("Undone.")).toBeVisible();
   await expect(page.getByRole("main").getByRole("link", { name: "Wendlow open license" })).toBeVisible();
 });
 
@@ -113,13 +113,13 @@ test("a flag is accepted until a day, with a reason, and stands aside", async ({
 test("flags of one cause are one entry, unfolded to its subjects, and handed over together", async ({ page }) => {
   await signIn(page);
   await page.goto("/flags?group=UNLICENSED");
-  await page.getByRole("button", { name: /^Unfold: 3 families have no license/ }).click();
+  await page.getByRole("button", { name: /^Expand: 3 families have no license/ }).click();
   await expect(page.getByRole("link", { name: "Osier on Opal Street Readings has no license" })).toBeVisible();
   await expect(page.getByRole("link", { name: "Record one license" })).toBeVisible();
   await page.getByLabel("Mark Osier on Opal Street Readings has no license").check();
-  await page.getByLabel("Hand to").first().click();
+  await page.getByLabel("Assign to").first().click();
   await page.getByRole("option", { name: "Tomás Redler" }).click();
-  await expect(page.getByText("Handed 1 flag to Tomás Redler.")).toBeVisible();
+  await expect(page.getByText("Assigned 1 flag to Tomás Redler.")).toBeVisible();
   await page.goto("/flags?person=tomas");
   await expect(page.getByText("Osier on Opal Street Readings has no license")).toBeVisible();
 });
@@ -139,7 +139,7 @@ test("a person is added with a link, joins by it, and a reader changes nothing",
   await expect(joining.getByText("Welcome, Odile Kern.")).toBeVisible();
   await audit(joining);
   await joining.getByLabel("Choose a password").fill("a long password");
-  await joining.getByLabel("The same again").fill("a long password");
+  await joining.getByLabel("Repeat the password").fill("a long password");
   await joining.getByRole("button", { name: "Join" }).click();
   await expect(joining.getByRole("navigation", { name: "Places" })).toBeVisible();
   await joining.goto("/licenses");

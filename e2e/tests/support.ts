@@ -32,7 +32,7 @@ export const records: [list: string, name: string, leaf?: string][] = [
   ["/sites", "Fernway", "Type"],
   ["/sites", "Fernway", "Delivery"],
   ["/sites", "Fernway", "Pages"],
-  ["/sites", "Fernway", "Proof"],
+  ["/sites", "Fernway", "CSS"],
   ["/sites", "Fernway", "Record"],
   ["/licenses", "Penmarrow web license"],
   ["/licenses", "Ostrel for two sites", "Terms"],
@@ -154,7 +154,7 @@ export async function painted(page: Page, selector: string) {
 export async function allowHost(page: Page, where: string) {
   await page.goto("/settings");
   await page.getByLabel("Host and port").fill(where);
-  await page.getByRole("button", { name: "Allow it" }).click();
+  await page.getByRole("button", { name: "Allow" }).click();
   await expect(page.getByRole("listitem").filter({ hasText: where })).toBeVisible();
 }
 
@@ -167,7 +167,7 @@ export async function setIn(page: Page, families: { headings: string; text: stri
     await page.getByRole("combobox", { name: field, exact: true }).fill(family);
     await page.getByRole("option", { name: family, exact: true }).click();
   }
-  await page.getByRole("button", { name: "Set the site in them" }).click();
+  await page.getByRole("button", { name: "Use these families" }).click();
   await page.getByRole("button", { name: "Save the type" }).click();
   await expect(page.getByText("Saved.")).toBeVisible();
 }

@@ -19,9 +19,9 @@ test("the type of a site is seen as packs deliver it, until it arrives, and as t
     .poll(() => painted(page, '[aria-label="Code: words"]'))
     .toEqual({ family: "Tillet Mono", files: [true] });
 
-  await page.getByRole("button", { name: "what is seen until it arrives" }).click();
+  await page.getByRole("button", { name: "what’s shown until fonts load" }).click();
   await expect.poll(() => painted(page, heading)).toMatchObject({ files: [false] });
-  await page.getByRole("button", { name: "what the pages have now" }).click();
+  await page.getByRole("button", { name: "what the pages show now" }).click();
   await expect.poll(() => painted(page, heading)).toEqual({ family: "Vellumine", files: [true] });
   await page.getByRole("button", { name: "what packs deliver" }).click();
 
@@ -55,7 +55,7 @@ test("a text role of the site’s own is named, set, and in the pack", async ({ 
   await signIn(page);
   await openRecord(page, "/sites", "Opal Street Books", "Type");
   await page.getByRole("button", { name: "Add a text role" }).click();
-  await page.getByRole("menuitem", { name: "One of its own …" }).click();
+  await page.getByRole("menuitem", { name: "Custom role …" }).click();
   await audit(page, { part: "[role=dialog]" });
   await page.getByLabel("Name of the text role").fill("Pull quote");
   await page.getByRole("button", { name: "Add it" }).click();
@@ -89,7 +89,7 @@ test("a new site begins with two families that are seen together first", async (
   await page.getByLabel("Client").fill("Northlight Museum");
   await page.getByLabel("Name", { exact: true }).fill("Night at the museum");
   await page.getByRole("button", { name: "Add the site" }).click();
-  await expect(page.getByText("Begin with two families: one for headings, one for running text.")).toBeVisible();
+  await expect(page.getByText("Start with two families: one for headings, one for running text.")).toBeVisible();
   await setIn(page, { headings: "Vellumine", text: "Penmarrow" });
   await page.getByRole("navigation", { name: "Leaves" }).getByRole("link", { name: "Overview" }).click();
   await expect(page.getByRole("row", { name: /Headings Vellumine Regular/ })).toBeVisible();

@@ -7,7 +7,7 @@ export const words = {
   signInTitle: "Sign in · Unciala",
   joinTitle: "Join · Unciala",
   choose: "Choose a password",
-  again: "The same again",
+  again: "Repeat the password",
   length: "10 characters or more",
   tooShort: "A password has 10 characters or more.",
   differ: "The two passwords differ.",

@@ -143,9 +143,7 @@ beforeEach(() =>
 describe("the pages of a site", () => {
   it("are told of in one sentence, then page by page and across them", async () => {
     await open("/sites/s1/pages", "Fernway");
-    expect(
-      await screen.findByText(/^The page gives its visitors something else than is asked\./),
-    ).toBeVisible();
+    expect(await screen.findByText(/^The page shows some text in another font than asked\./)).toBeVisible();
     const pages = screen.getByRole("list", { name: "Pages" });
     expect(within(pages).getByText("1 error")).toBeInTheDocument();
     expect(within(pages).getByRole("link", { name: "Fernway" })).toHaveAttribute(
@@ -159,9 +157,9 @@ describe("the pages of a site", () => {
     expect(
       screen.getByText("another file is at its address: Harrow Bold (fernway.example/a.woff2)"),
     ).toBeInTheDocument();
-    expect(screen.getByText("another version of it is there")).toBeInTheDocument();
-    expect(screen.getByText("Line 3 of the pack; on its host, line 12 says:")).toBeInTheDocument();
-    expect(screen.getByText("Line 4 of the pack is not there.")).toBeInTheDocument();
+    expect(screen.getByText("another version of it is on the host")).toBeInTheDocument();
+    expect(screen.getByText("Line 3 of the pack. On the host, line 12 says:")).toBeInTheDocument();
+    expect(screen.getByText("Line 4 of the pack is missing there.")).toBeInTheDocument();
     expect(
       within(screen.getByRole("list", { name: "Gone" })).getByText(/Third party: It is gone\./),
     ).toBeVisible();
@@ -206,7 +204,7 @@ describe("the pages of a site", () => {
     expect(screen.getByRole("link", { name: /^Pages 2/ })).toHaveAttribute("aria-current", "page");
 
     await act(() => router.navigate("/sites/s1"));
-    expect(await screen.findByText(/^: 1 of 1 page with something wrong\./)).toBeInTheDocument();
+    expect(await screen.findByText(/^: 1 of 1 page with errors\./)).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Pages checked on May 10, 2030" })).toHaveAttribute(
       "href",
       "/sites/s1/pages",
@@ -236,7 +234,7 @@ describe("the pages of a site", () => {
     network.use(http.get("*/api/sites/s1/checks", () => HttpResponse.json({ items: [failed], next: null })));
     await open("/sites/s1/pages", "Fernway");
     expect(await screen.findByRole("alert")).toHaveTextContent("the disk is full");
-    expect(screen.getByText("The pages of this site were not checked yet.")).toBeInTheDocument();
+    expect(screen.getByText("This site’s pages haven’t been checked yet.")).toBeInTheDocument();
   });
 
   it("are checked on request, with progress and a way to stop it", async () => {
@@ -257,7 +255,7 @@ describe("the pages of a site", () => {
       }),
     );
     const { user } = await open("/sites/s1/pages", "Fernway");
-    expect(await screen.findByText("The pages of this site were not checked yet.")).toBeInTheDocument();
+    expect(await screen.findByText("This site’s pages haven’t been checked yet.")).toBeInTheDocument();
     await user.click(screen.getByRole("button", { name: "Check the pages" }));
     expect(await screen.findByText("Reading fernway.example/visit, 2 of 4")).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Check the pages" })).toBeDisabled();
@@ -360,7 +358,7 @@ describe("the pages of a site", () => {
       http.get("*/api/intakes/i1", () => problem(404, "There is no intake “i1”.")),
     );
     const { user, router } = await open("/sites/s1/pages", "Fernway");
-    await user.click(await screen.findByRole("button", { name: "Take it into an intake" }));
+    await user.click(await screen.findByRole("button", { name: "Add to an intake" }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/intake/i1"));
     expect(taken).toEqual(["ab"]);
   });
@@ -379,9 +377,9 @@ describe("the pages of a site", () => {
     );
     const { user } = await open("/sites/s1/pages", "Fernway");
     expect(
-      await screen.findByText(/^fernway\.example and what it leads to, at most 20 pages\./),
+      await screen.findByText(/^fernway\.example and the pages it links to, at most 20 pages\./),
     ).toBeVisible();
-    await user.click(screen.getByRole("button", { name: "Change it" }));
+    await user.click(screen.getByRole("button", { name: "Edit" }));
     await user.clear(screen.getByLabelText("At most"));
     await user.type(screen.getByLabelText("At most"), "7");
     await user.click(screen.getByRole("button", { name: "Save" }));
@@ -391,7 +389,7 @@ describe("the pages of a site", () => {
     await user.type(screen.getByLabelText("Connect elsewhere"), "fernway.example:443 → 192.0.2.7:8443");
     await user.click(screen.getByRole("checkbox", { name: /^Check daily/ }));
     await user.click(screen.getByRole("button", { name: "Save" }));
-    expect(await screen.findByText(/at most 75 pages\. Daily/)).toBeVisible();
+    expect(await screen.findByText(/at most 75 pages\. Checked daily/)).toBeVisible();
     expect(kept.at(-1)).toEqual({
       tag: '"3"',
       body: {

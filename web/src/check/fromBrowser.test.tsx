@@ -89,14 +89,14 @@ describe("pages from one’s own browser", () => {
     const field = screen.getByLabelText("What the reader copied");
     await user.click(field);
     await user.paste("no JSON");
-    expect(screen.getByText(/This is no reading: it is not the JSON/)).toBeVisible();
-    expect(screen.getByRole("button", { name: "Check with it" })).toBeDisabled();
+    expect(screen.getByText(/This isn’t a reading/)).toBeVisible();
+    expect(screen.getByRole("button", { name: "Check with this reading" })).toBeDisabled();
     await user.clear(field);
     await user.paste('{"version":7}');
-    await user.click(screen.getByRole("button", { name: "Check with it" }));
+    await user.click(screen.getByRole("button", { name: "Check with this reading" }));
     expect(await screen.findByText(/version is 7/)).toBeVisible();
     expect(field).toHaveValue('{"version":7}');
-    await user.click(screen.getByRole("button", { name: "Check with it" }));
+    await user.click(screen.getByRole("button", { name: "Check with this reading" }));
     await waitFor(() => expect(screen.queryByLabelText("What the reader copied")).toBeNull());
     expect(sent).toEqual([{ version: 7 }, { version: 7 }]);
   });

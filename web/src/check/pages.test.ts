@@ -201,12 +201,12 @@ describe("the text of a page", () => {
 describe("a check in words", () => {
   it("answers first, in one sentence for every mixture of pages", () => {
     expect(standing(check([]))).toBe("No page was read.");
-    expect(standing(check([0]))).toBe("The page gives its visitors what is asked.");
-    expect(standing(check([0, 0]))).toBe("Both pages give their visitors what is asked.");
-    expect(standing(check([1]))).toBe("The page gives its visitors something else than is asked.");
-    expect(standing(check([1, 2]))).toBe("Both pages give their visitors something else than is asked.");
+    expect(standing(check([0]))).toBe("The page shows every text as asked.");
+    expect(standing(check([0, 0]))).toBe("Both pages show every text as asked.");
+    expect(standing(check([1]))).toBe("The page shows some text in another font than asked.");
+    expect(standing(check([1, 2]))).toBe("Both pages show some text in another font than asked.");
     expect(standing(check([0, 3, -1]))).toBe(
-      "1 of 3 pages gives visitors what is asked. 1 page does not. 1 page could not be read.",
+      "1 of 3 pages shows every text as asked. 1 page doesn’t. 1 page couldn’t be read.",
     );
     expect(pagesOf(check([0, 3, -1]))).toEqual({ unread: 1, wrong: 1, silent: 0, right: 1 });
   });
@@ -214,14 +214,14 @@ describe("a check in words", () => {
   it("says nothing good of a page without text", () => {
     const [page] = check([0]).pages;
     const silent = { ...page!, texts: 0 };
-    const made = "no text that is there without scripts, so nothing can be said of it.";
+    const made = "no text without scripts and can’t be checked.";
     expect(standing(check([0], { pages: [silent] }))).toBe(`The page has ${made}`);
     expect(standing(check([0], { pages: [page!, silent] }))).toBe(
-      `1 of 2 pages gives visitors what is asked. 1 page has ${made}`,
+      `1 of 2 pages shows every text as asked. 1 page has ${made}`,
     );
     const [broken] = check([2]).pages;
     expect(standing(check([0], { pages: [broken!, silent] }))).toMatch(
-      /^1 of 2 pages gives visitors something else than is asked\. 1 page has no text/,
+      /^1 of 2 pages shows some text in another font than asked\. 1 page has no text/,
     );
     expect(sortOf({ ...silent, why: "the server answers 404" })).toBe("unread");
     expect(pageStanding({ runs: [], notes: [] })).toMatch(/no text/);
@@ -230,9 +230,11 @@ describe("a check in words", () => {
   it("tells what is wrong on a phone only from what is wrong on both", () => {
     const onPhone = { ...note("p", "undeclared-family"), onPhoneOnly: true };
     expect(isGivenOtherwise(run("p"), [onPhone])).toBe(false);
-    expect(pageStanding({ runs: [run("p")], notes: [onPhone] })).toMatch(/^On a laptop every text/);
-    expect(pageStanding({ runs: [run("p")], notes: [onPhone, note("p")] })).toMatch(/are underlined\.$/);
-    expect(pageStanding({ runs: [run("p")], notes: [] })).toBe("Every text is given what it asks for.");
+    expect(pageStanding({ runs: [run("p")], notes: [onPhone] })).toMatch(/^On a laptop, every text/);
+    expect(pageStanding({ runs: [run("p")], notes: [onPhone, note("p")] })).toMatch(/^Underlined text/);
+    expect(pageStanding({ runs: [run("p")], notes: [] })).toBe(
+      "Every text is shown in the font its CSS asks for.",
+    );
   });
 
   it("offers an own copy only of what others deliver, is held, and is allowed everywhere", () => {
@@ -254,7 +256,7 @@ describe("a check in words", () => {
       { host: "b.example", styleSheets: [], fonts: [], connections: [], scripts: [], texts: 0 },
     ];
     expect(standing(check([0], { fonts, thirdParties: others }))).toMatch(
-      /1 font is not in the inventory\. 1 font is not known to be allowed there\. 1 host of others learns who visits\.$/,
+      /1 font isn’t in the inventory\. 1 font isn’t cleared there\. 1 third-party host learns who visits\.$/,
     );
   });
 
@@ -271,7 +273,7 @@ describe("a check in words", () => {
       ),
     ).toEqual([["a", "c"], ["b"]]);
     expect(whereInWords(font({ fromOthers: true, inPack: true }))).toBe(
-      "1 text · on 1 page · 20 kB · from a host of others · in the pack",
+      "1 text · on 1 page · 20 kB · from a third-party host · in the pack",
     );
   });
 
@@ -279,9 +281,9 @@ describe("a check in words", () => {
     const { line } = check([]);
     expect(checkedInWords(line)).toMatch(/^Checked on May 10, 2030.* by tomas\.$/);
     expect(checkedInWords({ ...line, askedBy: "unciala", state: "STOPPED" })).toMatch(
-      /^Stopped.*by schedule\.$/,
+      /^Started on .* by schedule, and stopped\.$/,
     );
-    expect(progressInWords({ ...line, state: "WAITING" })).toBe("The check is about to begin.");
+    expect(progressInWords({ ...line, state: "WAITING" })).toBe("The check is about to start.");
     expect(
       progressInWords({
         ...line,
@@ -299,7 +301,7 @@ describe("a check in words", () => {
     expect(givenInWords({ ...given, synthesized: ["bold", "oblique"] })).toBe(
       "Harrow 400, bold faked, slant faked",
     );
-    expect(givenInWords({ ...given, family: "serif", url: null })).toBe("serif, of the system");
+    expect(givenInWords({ ...given, family: "serif", url: null })).toBe("serif, a system font");
     const [page] = check([2]).pages;
     expect(page && wrongInNumbers({ ...page, warnings: 1 })).toBe("2 errors, 1 warning");
   });
@@ -314,7 +316,7 @@ describe("what is checked", () => {
 
   it("is told in sentences", () => {
     expect(planInWords({ ...plan, connections: [], signIns: [], ownHosts: [] })).toBe(
-      "a.example and what it leads to, at most 20 pages. Only when somebody asks for it.",
+      "a.example and the pages it links to, at most 20 pages. Checked only when you start a check.",
     );
     expect(
       planInWords({
@@ -326,10 +328,10 @@ describe("what is checked", () => {
         ownHosts: ["files.example"],
       }),
     ).toBe(
-      "a.example, and nothing else. Daily, and whenever a pack was placed. files.example is the site’s own. 1 host connected to elsewhere. 1 host signed in to.",
+      "a.example only. Checked daily, and whenever a pack is deployed. files.example is the site’s own. Connects elsewhere for 1 host. Signs in to 1 host.",
     );
     expect(planInWords({ ...plan, addresses: [], connections: [], signIns: [], ownHosts: [] })).toMatch(
-      /^No page is named\./,
+      /^No pages yet\./,
     );
   });
 

@@ -20,36 +20,36 @@ import { isInItsFace } from "./roles";
 
 /** What checks of pages say. */
 export const words = {
-  below: "What the live pages ask for, and what their visitors are given.",
+  below: "What the live pages ask for, and what visitors see.",
   check: "Check the pages",
   again: "Check again",
   stop: "Stop",
-  never: "The pages of this site were not checked yet.",
+  never: "This site’s pages haven’t been checked yet.",
   neverHelp:
     "A check reads the pages with their style sheets and fonts, as a laptop and a phone would, and says which face each text asks for and which it gets.",
-  waiting: "The check is about to begin.",
+  waiting: "The check is about to start.",
   pages: "Pages",
   unread: "not read",
   silent: "no text without scripts",
   right: "right",
   fonts: "Fonts found",
-  fontsAre: "what paints their texts, against what is held and allowed there",
+  fontsAre: "what texts are shown in, and whether it’s held and allowed there",
   found: "Found",
   held: "Held as",
   allowed: "Allowed",
-  noFonts: "No text is painted in a font that the pages bring along.",
+  noFonts: "No text is shown in a font that the pages load.",
   notHeld: "Not in the inventory",
-  takeIn: "Take it into an intake",
-  takingIn: "Taking it in …",
-  fromOthers: "from a host of others",
-  ownCopy: "It is held and allowed here, so visitors need not be sent to others:",
+  takeIn: "Add to an intake",
+  takingIn: "Adding …",
+  fromOthers: "from a third-party host",
+  ownCopy: "It’s held and allowed here, so no third party is needed:",
   deliver: "deliver your own copy",
   inPack: "in the pack",
   thirdParties: "Third-party hosts",
-  thirdPartiesAre: "each is sent the address of every visitor",
-  thirdPartyOwn: "One of them is the site’s own file store? Name it under “What is checked”.",
-  pack: "The pack on its host",
-  changes: "Since the check before",
+  thirdPartiesAre: "each learns the IP address of every visitor",
+  thirdPartyOwn: "If one of them is the site’s own file store, add it under “What is checked”.",
+  pack: "Pack on the host",
+  changes: "Since the last check",
   appeared: "New",
   gone: "Gone",
   noChange: "Nothing changed.",
@@ -65,54 +65,54 @@ export const words = {
   usedIs: "by role, as the pages have them",
   addRole: "Add it to the site’s roles",
   plan: "What is checked",
-  edit: "Change it",
+  edit: "Edit",
   save: "Save",
-  leave: "Leave it as it is",
+  leave: "Cancel",
   addresses: "Pages to read",
-  addressesHelp: "One address a line, on the site’s own domains.",
-  follows: "Read the pages that sitemaps and links lead to as well",
+  addressesHelp: "One address per line, on the site’s own domains.",
+  follows: "Also read the pages that sitemaps and links lead to",
   most: "At most",
   mostHelp: "1 to 200 pages",
-  watched: "Check daily, and whenever a pack was placed",
+  watched: "Check daily, and whenever a pack is deployed",
   connections: "Connect elsewhere",
   connectionsHelp:
-    "For staging hosts: host:port → host:port, one a line. Addresses inside your network need an administrator’s leave in Settings.",
+    "For staging hosts: host:port → host:port, one per line. An administrator has to allow internal hosts in Settings.",
   ownHosts: "Own hosts",
   ownHostsHelp:
-    "Hosts that belong to the site besides its domains, such as its file store or CDN, one a line. Leave empty if there are none: every other host counts as a third party.",
+    "Hosts that belong to the site besides its domains, such as its file store or CDN, one per line. Leave empty if there are none: every other host counts as a third party.",
   signIns: "Sign-in",
   signInHost: "Host and port",
   signInName: "Name",
   signInPassword: "Password",
-  signInKept: "kept; type to change it",
+  signInKept: "saved; type to change it",
   signInAdd: "Add a sign-in",
   signInRemove: "Remove",
   planSaved: "Saved what is checked.",
   browser: "From your own browser",
   browserWhy:
-    "The server fills in no form to sign in and runs no script. A page that needs either is read where it is open: the reader below takes along its elements, style sheets and fonts, and of texts only the characters unless you keep them. Checks use it from then on.",
+    "The server can’t sign in through a form and doesn’t run scripts. Read such a page in your own browser: the reader below collects its elements, style sheets and fonts, and reduces texts to their characters unless you keep them. Later checks use the reading.",
   browserBookmark: "Read the type of this page",
-  browserDrag: "Drag this into your browser’s bookmarks, and press it there on the open page.",
+  browserDrag: "Drag this to your bookmarks, then click it there on the open page.",
   browserConsole: "Copy for the console",
   browserConsoleHelp: "Or paste the reader into the console of the open page.",
   browserKey: "Make a key for sending",
   browserCopyKey: "Copy the key",
-  browserKeyHelp: "What is read is sent here with a key, or copied and pasted.",
+  browserKeyHelp: "A reading is sent here with a key, or copied and pasted.",
   browserPaste: "Paste a reading",
   browserPasted: "What the reader copied",
-  browserAdd: "Check with it",
-  browserTaken: "Took the reading. The check begins.",
-  browserNoReading: "This is no reading: it is not the JSON that the reader copies.",
+  browserAdd: "Check with this reading",
+  browserTaken: "Added the reading. The check is starting.",
+  browserNoReading: "This isn’t a reading. Paste the JSON that the reader copied.",
   browserRemove: "Remove",
   browserRemoved: "Removed the reading.",
-  charactersOnly: "Its texts are reduced to their characters.",
+  charactersOnly: "Texts are reduced to their characters.",
   fix: "What to change",
   copy: "Copy",
   asked: "Asked for",
   given: "Shown in",
   asIs: "As it is now",
   withPack: "With the new pack",
-  changesAre: "What the new pack changes has a dotted underline.",
+  changesAre: "Text that the new pack changes has a dotted underline.",
   whichView: "Texts shown",
   tried: "With the new pack",
   triedIs: "not deployed yet: its rules tried after the pages’ own, without touching the host",
@@ -123,10 +123,11 @@ export const words = {
   onPhone: "on a phone only",
   ofPage: "About the files",
   allPages: "All pages",
-  clean: "Every text is given what it asks for.",
-  silentPage: "This page has no text that is there without scripts, so nothing can be said of it.",
-  onPhoneOnly: "On a laptop every text is given what it asks for; on a phone not, as is said beside it.",
-  notClean: "Texts that are given something else than they ask for are underlined.",
+  clean: "Every text is shown in the font its CSS asks for.",
+  silentPage: "This page has no text without scripts, so it can’t be checked.",
+  onPhoneOnly:
+    "On a laptop, every text is shown in the font its CSS asks for. On a phone, not every text is.",
+  notClean: "Underlined text isn’t shown in the font its CSS asks for.",
 };
 
 export const kindWords: Record<string, string> = {
@@ -135,12 +136,12 @@ export const kindWords: Record<string, string> = {
   "faked-italic": "Faked italic",
   fallback: "Fallback",
   "undeclared-family": "Undeclared family",
-  unreachable: "Not reached",
+  unreachable: "Unreachable",
   "not-a-font": "Not a font",
   "share-link": "Share link",
   "other-origin": "Other origin",
   "mixed-content": "Mixed content",
-  "unusable-format": "Format of no browser",
+  "unusable-format": "Unsupported format",
   "refused-font": "Refused by browsers",
   "not-a-style-sheet": "Not a style sheet",
   "other-weight": "Other weight",
@@ -149,13 +150,13 @@ export const kindWords: Record<string, string> = {
   "no-generic": "No generic family",
   "third-party": "Third party",
   "insecure-url": "Insecure address",
-  "duplicate-face": "Twice",
+  "duplicate-face": "Declared twice",
   "wrong-media-type": "Wrong media type",
   "not-compressed": "Not compressed",
-  "unused-preload": "Preloaded in vain",
+  "unused-preload": "Unused preload",
   "given-up": "Too much to read",
-  "no-caching": "No caching",
-  "unused-face": "Not used",
+  "no-caching": "Not cached",
+  "unused-face": "Unused face",
 };
 
 export function kindOf({ kind }: { kind: string }): string {
@@ -172,18 +173,18 @@ export function standing(check: PageCheck): string {
   const every = all === 1 ? "The page" : all === 2 ? "Both pages" : `All ${count(all, "page")}`;
   const parts = [
     right === all
-      ? `${every} ${all === 1 ? "gives its" : "give their"} visitors what is asked.`
+      ? `${every} ${all === 1 ? "shows" : "show"} every text as asked.`
       : right > 0 &&
-        `${right} of ${count(all, "page")} ${right === 1 ? "gives" : "give"} visitors what is asked.`,
+        `${right} of ${count(all, "page")} ${right === 1 ? "shows" : "show"} every text as asked.`,
     wrong > 0 &&
       (wrong === all
-        ? `${every} ${all === 1 ? "gives its" : "give their"} visitors something else than is asked.`
+        ? `${every} ${all === 1 ? "shows" : "show"} some text in another font than asked.`
         : right > 0
-          ? `${count(wrong, "page")} ${wrong === 1 ? "does" : "do"} not.`
-          : `${wrong} of ${count(all, "page")} ${wrong === 1 ? "gives" : "give"} visitors something else than is asked.`),
+          ? `${count(wrong, "page")} ${wrong === 1 ? "doesn’t" : "don’t"}.`
+          : `${wrong} of ${count(all, "page")} ${wrong === 1 ? "shows" : "show"} some text in another font than asked.`),
     silent > 0 &&
-      `${silent === all ? every : count(silent, "page")} ${silent === 1 ? "has" : "have"} no text that is there without scripts, so nothing can be said of it.`,
-    unread > 0 && `${count(unread, "page")} could not be read.`,
+      `${silent === all ? every : count(silent, "page")} ${silent === 1 ? "has" : "have"} no text without scripts and can’t be checked.`,
+    unread > 0 && `${count(unread, "page")} couldn’t be read.`,
     ...fontsStanding(check),
   ];
   return parts.filter(Boolean).join(" ");
@@ -195,12 +196,12 @@ function fontsStanding({ fonts, thirdParties }: Pick<PageCheck, "fonts" | "third
   const notAllowed = fonts.filter((font) =>
     font.verdicts.some(({ verdict }) => verdict !== "ALLOWED"),
   ).length;
-  const are = (n: number) => (n === 1 ? "is" : "are");
+  const arent = (n: number) => (n === 1 ? "isn’t" : "aren’t");
   return [
-    notHeld > 0 && `${count(notHeld, "font")} ${are(notHeld)} not in the inventory.`,
-    notAllowed > 0 && `${count(notAllowed, "font")} ${are(notAllowed)} not known to be allowed there.`,
+    notHeld > 0 && `${count(notHeld, "font")} ${arent(notHeld)} in the inventory.`,
+    notAllowed > 0 && `${count(notAllowed, "font")} ${arent(notAllowed)} cleared there.`,
     thirdParties.length > 0 &&
-      `${count(thirdParties.length, "host")} of others ${thirdParties.length === 1 ? "learns" : "learn"} who visits.`,
+      `${count(thirdParties.length, "third-party host")} ${thirdParties.length === 1 ? "learns" : "learn"} who visits.`,
   ].filter((part) => part !== false);
 }
 
@@ -208,7 +209,7 @@ function fontsStanding({ fonts, thirdParties }: Pick<PageCheck, "fonts" | "third
 export function checkedInWords({ askedAt, askedBy, state }: CheckLine): string {
   const by = askedBy === "unciala" ? "by schedule" : `by ${askedBy}`;
   return state === "STOPPED"
-    ? `Stopped; asked for on ${moment(askedAt)} ${by}.`
+    ? `Started on ${moment(askedAt)} ${by}, and stopped.`
     : `Checked on ${moment(askedAt)} ${by}.`;
 }
 
@@ -234,10 +235,10 @@ export function wrongInNumbers({ errors, warnings }: PageLine): string {
 }
 
 const how: Record<NonNullable<FoundFont["held"]>["how"], string> = {
-  SAME_BYTES: "this very file",
-  SAME_DRAWING: "the same drawing, converted",
-  CUT: "cut from",
-  ALIKE: "drawn nearly as",
+  SAME_BYTES: "the same file:",
+  SAME_DRAWING: "the same outlines, converted:",
+  CUT: "a subset of",
+  ALIKE: "nearly the same as",
   SUPERSEDED: "an old version that’s still served:",
 };
 
@@ -260,7 +261,7 @@ export function whereInWords(font: FoundFont): string {
 
 export const placedWords: Record<string, string> = {
   SAME: "as in the pack",
-  OTHER: "another version of it is there",
+  OTHER: "another version of it is on the host",
   WRONG: "another file is at its address",
   OLDER: "for older browsers",
   NOT_ASKED: "no page asks for it",
@@ -331,8 +332,8 @@ export function placedRuleInWords({
   foundLine,
 }: PackOnHost["files"][number]["rules"][number]): string {
   return found === null
-    ? `Line ${line} of the pack is not there.`
-    : `Line ${line} of the pack; on its host, line ${foundLine} says:`;
+    ? `Line ${line} of the pack is missing there.`
+    : `Line ${line} of the pack. On the host, line ${foundLine} says:`;
 }
 
 /** How a page came out, above its text. */
@@ -374,7 +375,7 @@ export function givenInWords(given: GivenFace): string {
   const faked = given.synthesized.map((what) => (what === "bold" ? "bold faked" : "slant faked"));
   const face =
     given.url === null
-      ? `${given.family}, of the system`
+      ? `${given.family}, a system font`
       : `${given.family} ${faceInWords(given.weight, given.slope)}`;
   return [face, ...faked].join(", ");
 }
@@ -401,15 +402,15 @@ export function planInWords(plan: {
   const named = plan.addresses.map(shortAddress);
   const parts = [
     named.length === 0
-      ? "No page is named."
+      ? "No pages yet."
       : plan.follows
-        ? `${listed(named)} and what ${named.length === 1 ? "it leads" : "they lead"} to, at most ${count(plan.mostPages, "page")}.`
-        : `${listed(named)}, and nothing else.`,
-    plan.watched ? "Daily, and whenever a pack was placed." : "Only when somebody asks for it.",
+        ? `${listed(named)} and the pages ${named.length === 1 ? "it links" : "they link"} to, at most ${count(plan.mostPages, "page")}.`
+        : `${listed(named)} only.`,
+    plan.watched ? "Checked daily, and whenever a pack is deployed." : "Checked only when you start a check.",
     plan.ownHosts.length > 0 &&
       `${listed(plan.ownHosts)} ${plan.ownHosts.length === 1 ? "is" : "are"} the site’s own.`,
-    plan.connections.length > 0 && `${count(plan.connections.length, "host")} connected to elsewhere.`,
-    plan.signIns.length > 0 && `${count(plan.signIns.length, "host")} signed in to.`,
+    plan.connections.length > 0 && `Connects elsewhere for ${count(plan.connections.length, "host")}.`,
+    plan.signIns.length > 0 && `Signs in to ${count(plan.signIns.length, "host")}.`,
   ];
   return parts.filter(Boolean).join(" ");
 }

@@ -84,7 +84,7 @@ const Sentence = memo(function Sentence({ filter, onChange }: SentenceProps) {
           hideLabel
           label={words.foundry}
           value={filter.foundry}
-          options={[["", words.anyFoundry], ...foundries.map((one): Option => [one, `of ${one}`])]}
+          options={[["", words.anyFoundry], ...foundries.map((one): Option => [one, `by ${one}`])]}
           onChange={(foundry) => onChange({ foundry })}
         />
       )}
@@ -97,8 +97,8 @@ const Sentence = memo(function Sentence({ filter, onChange }: SentenceProps) {
 function NothingHeld() {
   return (
     <>
-      Nothing is held yet. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you accept there
-      stands here.
+      The inventory is empty. Drop an archive of fonts on <Link to="/intake">Intake</Link>; what you accept
+      there stands here.
     </>
   );
 }

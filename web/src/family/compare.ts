@@ -13,6 +13,6 @@ export function counterpart(one: HeldFile, all: HeldFile[]): HeldFile | undefine
 export function whatASwapChanges({ asks }: Pick<Family, "asks">, one: HeldFile): string {
   const sites = [...new Set(asks.filter((ask) => serves(one.slot, ask.slot)).flatMap((ask) => ask.by))];
   return sites.length === 0
-    ? `No site asks for ${one.slot.label}, so putting another file in its place changes no page.`
-    : `Putting another file in the place of ${one.slot.label} changes what ${listed(sites)} ${sites.length === 1 ? "is" : "are"} served with the next pack.`;
+    ? `No site asks for ${one.slot.label}, so replacing its file changes no page.`
+    : `Replacing the file of ${one.slot.label} changes what ${listed(sites)} ${sites.length === 1 ? "serves" : "serve"} with the next pack.`;
 }

@@ -23,7 +23,7 @@ const group: DuplicateGroup = {
 describe("duplicates", () => {
   it("are told by what they are", () => {
     expect(groupInWords(group)).toEqual({
-      heading: "Ostrel Regular: 2 drawings for one slot",
+      heading: "Ostrel Regular: 2 different outlines for one slot",
       why: "One is proposed because it is the newest, version 2.0.",
     });
     const [first, second] = group.members as [
@@ -31,9 +31,9 @@ describe("duplicates", () => {
       DuplicateGroup["members"][number],
     ];
     const names = { ...group, kind: "TWO_NAMES" as const, members: [first, { ...second, family: "Gull" }] };
-    expect(groupInWords(names).heading).toBe("Ostrel and Gull: one drawing under 2 names");
+    expect(groupInWords(names).heading).toBe("Ostrel and Gull: the same outlines under 2 names");
     expect(groupInWords({ ...group, kind: "SAME_DRAWING" }).heading).toBe(
-      "Ostrel Regular: one drawing in 2 files",
+      "Ostrel Regular: the same outlines in 2 files",
     );
     expect(heldTwice([group, group])).toMatch(/^2 groups, 60 kB held more than once/);
     expect(heldTwice([])).toBe("Nothing is held twice.");

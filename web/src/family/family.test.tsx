@@ -37,8 +37,8 @@ describe("the words of a family", () => {
 
   it("say what follows from removing a file", () => {
     const asked = { slot: bold.slot, by: ["Fernway"] };
-    expect(removing(family({ files: [file(), web] }), web)).toBe("Regular stays held in another file.");
-    expect(removing(family({ files: [bold], asks: [asked] }), bold)).toMatch(/If a site asks for it/);
+    expect(removing(family({ files: [file(), web] }), web)).toBe("Regular is still held in another file.");
+    expect(removing(family({ files: [bold], asks: [asked] }), bold)).toMatch(/If a site asks for the face/);
     expect(removing(family({ files: [bold] }), bold)).toMatch(/no site asks for it/);
   });
 });
@@ -134,8 +134,8 @@ describe("a family", () => {
     );
     const { user } = await open("/families/f1/files", "Ostrel");
     await user.click(await screen.findByText("Superseded"));
-    await user.click(screen.getByRole("button", { name: "Hold it again: Ostrel-Old.ttf" }));
-    expect(await screen.findByText(/^Ostrel-Old.ttf is held again;/)).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Restore: Ostrel-Old.ttf" }));
+    expect(await screen.findByText(/^Restored Ostrel-Old.ttf\./)).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Undo" })).toBeInTheDocument();
     expect(sent).toEqual(['"3"']);
     expect(await screen.findByRole("button", { name: "Remove Ostrel-Old.ttf" })).toBeInTheDocument();
@@ -156,7 +156,7 @@ describe("a family", () => {
     const question = await screen.findByRole("dialog", { name: "Remove Ostrel-Bold.ttf?" });
     await user.click(within(question).getByRole("button", { name: "Remove" }));
     expect(within(question).getByRole("button", { name: "Remove" })).toBeDisabled();
-    expect(within(question).getByRole("button", { name: "Keep it" })).toBeDisabled();
+    expect(within(question).getByRole("button", { name: "Cancel" })).toBeDisabled();
     answer();
     expect(await screen.findByText("Removed Ostrel-Bold.ttf.")).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Undo" })).toBeInTheDocument();
@@ -166,10 +166,10 @@ describe("a family", () => {
   it("stays and says so when it has no file and something names it", async () => {
     recorded(family({ files: [] }));
     const { user } = await open("/families/f1/files", "Ostrel");
-    expect(screen.getByText(/No file is held\. The family stays/)).toBeInTheDocument();
+    expect(screen.getByText(/No files in the inventory\. The family stays/)).toBeInTheDocument();
     await user.click(screen.getByRole("link", { name: "Use" }));
     expect(await screen.findByText("No license covers this family.")).toBeInTheDocument();
-    expect(await screen.findByText("No check found it on a page.")).toBeInTheDocument();
+    expect(await screen.findByText("Not found on any page.")).toBeInTheDocument();
   });
 
   it("tells where checks found it on pages, or that none did", async () => {
@@ -199,7 +199,7 @@ describe("a family", () => {
       ),
     );
     await open("/families/f1/use", "Ostrel");
-    expect(await screen.findByText(/Ostrel Regular, a cut, from a host of others:/)).toBeInTheDocument();
+    expect(await screen.findByText(/Ostrel Regular, a subset, from a third-party host:/)).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "fernway.example/more" })).toHaveAttribute(
       "href",
       "/sites/s1/pages/3?check=c1",
@@ -222,7 +222,7 @@ describe("a family", () => {
     );
     const { user } = await open("/families/f1", "Ostrel");
     const note = (name: string) => screen.queryByRole("group", { name });
-    expect(await screen.findByText("3 things must be settled before it goes on a page.")).toBeInTheDocument();
+    expect(await screen.findByText("3 blocking flags.")).toBeInTheDocument();
     expect(note("Duplicate: Held twice")).toHaveClass("brief");
     await user.click(screen.getByRole("link", { name: /^Files 1 flag/ }));
     expect(note("Duplicate: Held twice")).not.toHaveClass("brief");
@@ -235,6 +235,6 @@ describe("a family", () => {
 
   it("knows no other leaf", async () => {
     recorded(family());
-    await open("/families/f1/nonsense", "Not here");
+    await open("/families/f1/nonsense", "Not found");
   });
 });

@@ -61,7 +61,7 @@ describe("a gathered list of families", () => {
       "Fern",
       undefined,
       "Fern",
-      "Used for no client",
+      "No client",
     ]);
     expect(headingOf("FOUNDRY", under("", ""))).toBe("No foundry named");
     expect(headingOf("", { ...family(), under: [] })).toBeUndefined();

@@ -35,18 +35,18 @@ export function standing({ files, licenses, sites }: Family, flags: Flag[]): str
   const open = flags.filter((flag) => !flag.acceptedUntil);
   const stops = open.filter((flag) => flag.severity === "STOP").length;
   if (files.length === 0) {
-    return "No file of it is held.";
+    return "No file of it is in the inventory.";
   }
   if (stops > 0) {
-    return `${count(stops, "thing")} must be settled before it goes on a page${open.length > stops ? `, and ${open.length - stops} more should be` : ""}.`;
+    return `${count(stops, "blocking flag")}${open.length > stops ? `, and ${count(open.length - stops, "other")}` : ""}.`;
   }
   if (open.length > 0) {
-    return `It may be used; ${count(open.length, "thing")} should be settled.`;
+    return `No blocking flags; ${count(open.length, "flag")} ${open.length === 1 ? "is" : "are"} open.`;
   }
   const under =
     licenses.length === 0
-      ? "what it lacks is accepted for now"
-      : `it stands under ${listed(licenses.map((license) => license.name))}`;
+      ? "what’s missing is accepted for now"
+      : `it’s covered by ${listed(licenses.map((license) => license.name))}`;
   const where =
     sites.length === 0
       ? "no site uses it"

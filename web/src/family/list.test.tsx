@@ -47,7 +47,7 @@ describe("the list of families", () => {
     await waitFor(() => expect(router.state.location.search).toBe("?license=NO"));
     await waitFor(() => expect(asked.at(-1)?.get("license")).toBe("NO"));
     await user.click(screen.getByRole("combobox", { name: "Foundry" }));
-    await user.click(await screen.findByRole("option", { name: "of Pit & Quarry" }));
+    await user.click(await screen.findByRole("option", { name: "by Pit & Quarry" }));
     await waitFor(() => expect(asked.at(-1)?.get("foundry")).toBe("Pit & Quarry"));
     expect(router.state.location.search).toContain("license=NO");
     await user.click(screen.getByRole("combobox", { name: "License" }));
@@ -84,21 +84,21 @@ describe("the list of families", () => {
       http.get("*/api/families/foundries", () => HttpResponse.json([])),
     );
     const { user } = await open("/families", "Families");
-    await user.click(await screen.findByRole("combobox", { name: "Gathered" }));
+    await user.click(await screen.findByRole("combobox", { name: "Grouped" }));
     await user.click(await screen.findByRole("option", { name: "by client" }));
     await waitFor(() => expect(asked.at(-1)).toBe("CLIENT"));
-    expect(await screen.findByRole("heading", { level: 2, name: "Used for no client" })).toBeInTheDocument();
+    expect(await screen.findByRole("heading", { level: 2, name: "No client" })).toBeInTheDocument();
     const headings = screen.getAllByRole("heading", { level: 2 }).map((heading) => heading.textContent);
-    expect(headings).toEqual(["Fern", "Moor", "Used for no client"]);
+    expect(headings).toEqual(["Fern", "Moor", "No client"]);
     expect(screen.getAllByRole("link", { name: "Ostrel" })).toHaveLength(3);
   });
 
   it("tells nothing that fits from nothing held", async () => {
     listed();
     const { user } = await open("/families?license=NO", "Families");
-    expect(await screen.findByText("No family fits.")).toBeInTheDocument();
+    expect(await screen.findByText("No families match.")).toBeInTheDocument();
     await user.click(screen.getByRole("combobox", { name: "License" }));
     await user.click(await screen.findByRole("option", { name: "licensed or not" }));
-    expect(await screen.findByText(/Nothing is held yet/)).toBeInTheDocument();
+    expect(await screen.findByText(/The inventory is empty/)).toBeInTheDocument();
   });
 });

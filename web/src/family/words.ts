@@ -16,24 +16,24 @@ export const words = {
   language: "Language",
   variable: "Variable",
   foundry: "Foundry",
-  anyFoundry: "of any foundry",
-  group: "Gathered",
-  noClient: "Used for no client",
+  anyFoundry: "by any foundry",
+  group: "Grouped",
+  noClient: "No client",
   noFoundry: "No foundry named",
   order: "Order",
   faces: "Faces",
   facesHelp: "set in the stored files; choose one for the specimen",
   files: "Files",
-  noFile: "No file is held. The family stays because a site, a license or a pack names it.",
+  noFile: "No files in the inventory. The family stays because a site, a license or a pack names it.",
   leaves: "Leaves of this family",
-  noLeaf: "A family has no such page.",
+  noLeaf: "This family has no such page.",
   licenses: "Licenses",
   sites: "Sites",
   noSite: "No site uses this family.",
   onPages: "Found on pages",
   onPagesIs: "by the latest check of each site",
-  onNoPage: "No check found it on a page.",
-  fromOthers: "from a host of others",
+  onNoPage: "Not found on any page.",
+  fromOthers: "from a third-party host",
   asksFor: "asks for",
   facts: "What the file says",
   readFrom: "read from",
@@ -42,25 +42,24 @@ export const words = {
   first: "First file",
   second: "Second file",
   with: "with",
-  nothingToCompare: "There is only one file, so there is nothing to compare it with.",
+  nothingToCompare: "There’s only one file, so there’s nothing to compare.",
   move: "Move",
-  moveHelp:
-    "A family that is not there yet is added. Licenses stay with the family that they were recorded for.",
+  moveHelp: "A family that doesn’t exist yet is added. Licenses stay with this family.",
   merge: "Merge",
   mergeTitle: "Merge",
   into: "Into which family",
   anotherFamily: "Choose another family.",
-  mergeNow: "Merge them",
-  noUndo: "It cannot be taken back, since a site or a license named both.",
+  mergeNow: "Merge families",
+  noUndo: "This can’t be undone, because a site or a license named both.",
   split: "Split",
   splitTitle: "Split",
-  facesThatLeave: "Faces that leave",
+  facesThatLeave: "Faces to move",
   toFamily: "To the family",
-  splitHelp: "It is added if it is not there. Licenses stay here; the other family needs its own.",
-  moveThem: "Move them",
+  splitHelp: "It’s added if it doesn’t exist yet. Licenses stay here; the other family needs its own.",
+  moveThem: "Move faces",
   make: "Make",
   makeIt: "Make",
-  makeAnyway: "Make it all the same, of",
+  makeAnyway: "Convert anyway:",
   making: "Making files",
   noLicense: "No license covers this family.",
   face: "Face",
@@ -69,7 +68,7 @@ export const words = {
   remove: "Remove",
   edit: "Edit",
   save: "Save",
-  leave: "Leave as it is",
+  leave: "Cancel",
   renamed: "Renamed.",
   changed: "Changed.",
   from: "from",
@@ -78,8 +77,8 @@ export const words = {
   keepThis: "Keep this, retire the others",
   proposed: "proposed",
   superseded: "Superseded",
-  supersededHelp: "what newer versions took the place of; kept, and served nowhere",
-  holdAgain: "Hold it again",
+  supersededHelp: "replaced by newer versions; kept, but not served",
+  holdAgain: "Restore",
   specimen: "Specimen",
   views: {
     paragraph: "Paragraph",
@@ -98,12 +97,12 @@ export const words = {
   heading: "heading in",
   text: "text in",
   otherFamily: "another family",
-  turn: "Turn round",
+  turn: "Swap",
   showAll: "Show all",
   ownWords: "Your own words",
   sizeInPixels: "Size in pixels",
-  refused: "This file cannot be shown: the browser refuses it.",
-  failed: "This file could not be fetched, so it is not shown.",
+  refused: "This file can’t be shown: the browser refuses it.",
+  failed: "Couldn’t load this file.",
 };
 
 /** A family in a line of the list: what is held, in which formats, and what kind of type it is. */
@@ -119,7 +118,7 @@ export function about({ files, classification }: Pick<Family, "files" | "classif
 }
 
 export function heldAgain(name: string, face: string): string {
-  return `${name} is held again; what else was held for ${face} is superseded by it.`;
+  return `Restored ${name}. Other files for ${face} are superseded now.`;
 }
 
 /** A family in a line of the list: under which license it stands, and where it is used. */
@@ -158,17 +157,17 @@ export function faceInWords(files: HeldFile[]): { name: string; called: string; 
 
 /** What is said when no family fits what the list is narrowed by. */
 export function noneFits(name: string): string {
-  return name ? `No family that fits has “${name}” in its name.` : "No family fits.";
+  return name ? `No matching family has “${name}” in its name.` : "No families match.";
 }
 
 /** What follows from removing a file. */
 export function removing(family: Family, file: HeldFile): string {
   if (family.files.filter((other) => other.slot.key === file.slot.key).length > 1) {
-    return `${file.slot.label} stays held in another file.`;
+    return `${file.slot.label} is still held in another file.`;
   }
   return family.asks.some((ask) => ask.by.length > 0)
-    ? "It is the only file for this face. If a site asks for it, it will not be removed."
-    : "It is the only file for this face, and no site asks for it.";
+    ? "It’s the only file for this face. If a site asks for the face, the file isn’t removed."
+    : "It’s the only file for this face, and no site asks for it.";
 }
 
 /** What follows from merging a family into another. */
@@ -179,7 +178,7 @@ export function merging({ name, files, sites, licenses }: Family): string {
     licenses.length > 0 &&
       `what ${listed(licenses.map((license) => license.name))} ${licenses.length === 1 ? "covers" : "cover"}`,
   ].filter((part) => part !== false);
-  return `${listed(along)} will go to the other family, and “${name}” will be gone.`;
+  return `${listed(along)} will move to the other family, and “${name}” will be deleted.`;
 }
 
 /** A group of duplicates in words: what it is, and why one is proposed to stay. */
@@ -188,10 +187,10 @@ export function groupInWords({ kind, members, because }: DuplicateGroup): { head
   const face = first ? `${first.family} ${first.file.slot.label}` : "";
   const families = [...new Set(members.map((member) => member.family))];
   const heading = {
-    TWO_NAMES: `${listed(families)}: one drawing under ${families.length} names`,
-    RENAMED_COPIES: `${listed(families)}: drawn nearly alike under ${families.length} names`,
-    SAME_DRAWING: `${face}: one drawing in ${count(members.length, "file")}`,
-    VERSIONS: `${face}: ${count(new Set(members.map(({ file }) => file.drawing)).size, "drawing")} for one slot`,
+    TWO_NAMES: `${listed(families)}: the same outlines under ${families.length} names`,
+    RENAMED_COPIES: `${listed(families)}: nearly the same outlines under ${families.length} names`,
+    SAME_DRAWING: `${face}: the same outlines in ${count(members.length, "file")}`,
+    VERSIONS: `${face}: ${new Set(members.map(({ file }) => file.drawing)).size} different outlines for one slot`,
   }[kind];
   return { heading, why: `One is proposed because ${because}.` };
 }
@@ -200,7 +199,7 @@ export function groupInWords({ kind, members, because }: DuplicateGroup): { head
 export function heldTwice(groups: DuplicateGroup[]): string {
   return groups.length === 0
     ? "Nothing is held twice."
-    : `${count(groups.length, "group")}, ${kB(groups.reduce((sum, group) => sum + group.bytes, 0))} held more than once. What is retired is kept as superseded.`;
+    : `${count(groups.length, "group")}, ${kB(groups.reduce((sum, group) => sum + group.bytes, 0))} held more than once. Retired files are kept as superseded.`;
 }
 
 export function retired(files: number): string {
@@ -208,10 +207,10 @@ export function retired(files: number): string {
 }
 
 const foundAs: Record<FamilyOnSite["faces"][number]["how"], string> = {
-  SAME_BYTES: "this very file",
+  SAME_BYTES: "the same file",
   SAME_DRAWING: "converted",
-  CUT: "a cut",
-  ALIKE: "drawn nearly alike",
+  CUT: "a subset",
+  ALIKE: "nearly the same outlines",
   SUPERSEDED: "an old version",
 };
 

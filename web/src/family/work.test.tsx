@@ -58,16 +58,16 @@ describe("what stands on which leaf", () => {
       sites: [{ id: "s1", name: "Fernway" }],
       licenses: [{ id: "l1", name: "Ostrel web license", ends: null }],
     });
-    expect(standing(used, [])).toBe("All is well: it stands under Ostrel web license, and Fernway uses it.");
+    expect(standing(used, [])).toBe("All is well: it’s covered by Ostrel web license, and Fernway uses it.");
     expect(standing({ ...used, sites: [] }, [])).toMatch(/no site uses it\.$/);
-    expect(standing(used, [flag({ severity: "WARN" })])).toBe("It may be used; 1 thing should be settled.");
+    expect(standing(used, [flag({ severity: "WARN" })])).toBe("No blocking flags; 1 flag is open.");
     expect(standing(used, [flag({ severity: "STOP" }), flag({ severity: "ASK" })])).toBe(
-      "1 thing must be settled before it goes on a page, and 1 more should be.",
+      "1 blocking flag, and 1 other.",
     );
     expect(standing(used, [flag({ severity: "STOP", acceptedUntil: "2030-01-01" })])).toMatch(/^All is well/);
-    expect(standing(family({ files: [] }), [])).toBe("No file of it is held.");
+    expect(standing(family({ files: [] }), [])).toBe("No file of it is in the inventory.");
     expect(standing(family(), [flag({ severity: "STOP", acceptedUntil: "2030-01-01" })])).toBe(
-      "All is well: what it lacks is accepted for now, and no site uses it.",
+      "All is well: what’s missing is accepted for now, and no site uses it.",
     );
   });
 });
@@ -111,7 +111,7 @@ describe("comparing", () => {
 
   it("says which sites a swap concerns", () => {
     const asks = [{ slot: bold.slot, by: ["Fernway", "Tarn"] }];
-    expect(whatASwapChanges({ asks }, bold)).toMatch(/changes what Fernway and Tarn are served/);
+    expect(whatASwapChanges({ asks }, bold)).toMatch(/changes what Fernway and Tarn serve/);
     expect(whatASwapChanges({ asks }, file())).toMatch(/No site asks for Regular/);
   });
 
@@ -146,10 +146,10 @@ describe("comparing", () => {
     await open("/families/f1/compare?one=file1", "Two files compared");
     expect(
       await screen.findByText(
-        "Alike to 83 %: 61 characters drawn otherwise, 1 only in the first, and 2 only in the second.",
+        "83% similar: 61 characters with different outlines, 1 only in the first, and 2 only in the second.",
       ),
     ).toBeInTheDocument();
-    expect(screen.getByRole("img", { name: "g, alike to 61 %" })).toBeInTheDocument();
+    expect(screen.getByRole("img", { name: "g, 61% similar" })).toBeInTheDocument();
     expect(screen.getByText("60 more characters.")).toBeInTheDocument();
     expect(screen.getByText("ł Ł")).toBeInTheDocument();
     const version = screen.getByRole("row", { name: /^version/ });
@@ -207,7 +207,7 @@ describe("making formats", () => {
     );
     const { user } = await open("/families/f1/files", "Ostrel");
     expect(await screen.findByRole("button", { name: "Make WOFF2 of 1 face" })).toBeInTheDocument();
-    await user.click(screen.getByRole("button", { name: "Make it all the same, of 2 faces" }));
+    await user.click(screen.getByRole("button", { name: "Convert anyway: 2 faces" }));
     const bar = await screen.findByRole("progressbar", { name: "Making files" });
     expect(bar).toHaveAttribute("aria-valuenow", "50");
     expect(await screen.findByText("Ostrel-Bold.ttf: is damaged", {}, { timeout: 4000 })).toBeInTheDocument();
@@ -259,7 +259,7 @@ describe("moving, splitting and merging", () => {
     const { user } = await open("/families/f1", "Ostrel");
     await user.click(screen.getByRole("button", { name: "Split" }));
     const dialog = await screen.findByRole("dialog", { name: "Split Ostrel" });
-    const now = within(dialog).getByRole("button", { name: "Move them" });
+    const now = within(dialog).getByRole("button", { name: "Move faces" });
     expect(now).toBeDisabled();
     await user.click(within(dialog).getByLabelText("Bold"));
     await user.type(within(dialog).getByLabelText("To the family"), "Ostrel Display");
@@ -282,15 +282,15 @@ describe("moving, splitting and merging", () => {
     const { user } = await open("/families/f1", "Ostrel");
     await user.click(screen.getByRole("button", { name: "Merge" }));
     const dialog = await screen.findByRole("dialog", { name: "Merge Ostrel" });
-    expect(dialog).toHaveTextContent("1 file and the text roles of Fernway will go to the other family");
+    expect(dialog).toHaveTextContent("1 file and the text roles of Fernway will move to the other family");
     const into = within(dialog).getByRole("combobox", { name: "Into which family" });
     await user.click(into);
     await user.click(await screen.findByRole("option", { name: "Marl" }));
-    const now = within(dialog).getByRole("button", { name: "Merge them" });
+    const now = within(dialog).getByRole("button", { name: "Merge families" });
     await waitFor(() => expect(now).toBeEnabled());
     await user.click(now);
     // The page of the other family opens, and the message stands there.
-    await screen.findByText(/^Merged Ostrel into Marl\. It cannot be taken back/);
+    await screen.findByText(/^Merged Ostrel into Marl\. This can’t be undone/);
   });
 
   it("tells why a move is refused and keeps what was typed", async () => {

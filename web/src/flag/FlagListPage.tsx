@@ -85,7 +85,7 @@ function Sentence({ filter, onChange }: SentenceProps) {
         onChange={(person) => onChange({ person })}
       />
       <span>{words.gatheredBy}</span>
-      <Word name="by" label="Gathered by" of={of} />
+      <Word name="by" label="Grouped by" of={of} />
       <Word name="order" label="Order" of={of} />
       {narrowed && <Link to="/flags">{words.narrowed}</Link>}
     </div>

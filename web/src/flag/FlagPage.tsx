@@ -68,7 +68,7 @@ export function FlagPage() {
             )}
           </p>
         )}
-        <p>{flag.assignee ? `Handed to ${people(flag.assignee)}.` : words.toNobody}</p>
+        <p>{flag.assignee ? `Assigned to ${people(flag.assignee)}.` : words.toNobody}</p>
         {mayEdit && !flag.gone && <Decide chosen={{ ids: [id], cause: null, within: null }} howMany={1} />}
       </Line>
       <Line>

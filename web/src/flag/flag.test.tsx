@@ -42,12 +42,12 @@ describe("the words of the Flags place", () => {
         { group: "MISSING", severity: "STOP", open: 3, accepted: 0, causes: 2 },
         { group: "MISSING", severity: "WARN", open: 1, accepted: 2, causes: 1 },
       ]),
-    ).toBe("4 flags from 3 causes; 3 stop something from going out.");
+    ).toBe("4 flags from 3 causes; 3 blocking.");
   });
 
   it("say how long a flag stands or stood", () => {
-    expect(standing(flag())).toMatch(/^It stands since Oct 2, 2026/);
-    expect(standing(flag({ gone: "2026-10-09T10:00:00Z" }))).toMatch(/^It stood from .* until Oct 9, 2026/);
+    expect(standing(flag())).toMatch(/^Open since Oct 2, 2026/);
+    expect(standing(flag({ gone: "2026-10-09T10:00:00Z" }))).toMatch(/^Open from .* until Oct 9, 2026/);
     expect(earlier({ since: "2026-03-03T00:00:00Z", gone: "2026-03-09T00:00:00Z" })).toMatch(
       /Mar \d, 2026 to Mar \d, 2026/,
     );
@@ -64,7 +64,7 @@ describe("the Flags place", () => {
   it("keeps what is looked for in the address", async () => {
     standing2();
     const { user, router } = await open("/flags", "Flags");
-    await screen.findByText("2 flags from 1 cause; 2 stop something from going out.");
+    await screen.findByText("2 flags from 1 cause; 2 blocking.");
     await user.click(screen.getByRole("combobox", { name: "Group" }));
     await user.click(await screen.findByRole("option", { name: "missing" }));
     await waitFor(() => expect(router.state.location.search).toBe("?group=MISSING"));
@@ -82,16 +82,16 @@ describe("the Flags place", () => {
   it("unfolds an entry, and decides for all or for those marked", async () => {
     const sent = standing2();
     const { user } = await open("/flags?site=s1", "Flags");
-    const [unfold] = await screen.findAllByRole("button", { name: "Unfold: 2 families have no license" });
+    const [unfold] = await screen.findAllByRole("button", { name: "Expand: 2 families have no license" });
     await user.click(unfold!);
     expect(await screen.findByText("For all 2:")).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Record one license" })).toHaveAttribute(
       "href",
       "/licenses/new?cause=NO_LICENSE&site=s1",
     );
-    await user.click(screen.getByRole("combobox", { name: /Hand to/ }));
+    await user.click(screen.getByRole("combobox", { name: /Assign to/ }));
     await user.click(await screen.findByRole("option", { name: "Mara Quill" }));
-    expect(await screen.findByText("Handed 2 flags to Mara Quill.")).toBeInTheDocument();
+    expect(await screen.findByText("Assigned 2 flags to Mara Quill.")).toBeInTheDocument();
     const nothing = { group: null, severity: null, person: null, family: null, license: null };
     expect(sent, "no more than what is shown").toEqual([
       { ids: null, cause: "NO_LICENSE", within: { ...nothing, state: "open", site: ["s1"] }, name: "demo" },
@@ -116,7 +116,7 @@ describe("the Flags place", () => {
     standing2();
     network.use(http.post("*/api/flags/acceptance", () => problem(422, "That day is past.")));
     const { user } = await open("/flags", "Flags");
-    await user.click((await screen.findAllByRole("button", { name: /^Unfold/ }))[0]!);
+    await user.click((await screen.findAllByRole("button", { name: /^Expand/ }))[0]!);
     await user.click(await screen.findByRole("button", { name: "Accept until …" }));
     const dialog = await screen.findByRole("dialog");
     await user.type(within(dialog).getByLabelText("Why"), "Because.");
@@ -139,7 +139,7 @@ describe("the Flags place", () => {
       "href",
       "/licenses/new?family=f1",
     );
-    expect(screen.queryByRole("button", { name: /^Unfold/ })).toBeNull();
+    expect(screen.queryByRole("button", { name: /^Expand/ })).toBeNull();
   });
 });
 
@@ -169,13 +169,13 @@ describe("a flag", () => {
     );
     const { user } = await open("/flags/a", "Ostrel on Fernway has no license");
     expect(await screen.findByText("The order is on its way.", { exact: false })).toBeInTheDocument();
-    expect(screen.getByText("Handed to Priya Nair.")).toBeInTheDocument();
-    await user.click(screen.getByRole("button", { name: "Open it again" }));
-    expect(await screen.findByText("It is open again.")).toBeInTheDocument();
+    expect(screen.getByText("Assigned to Priya Nair.")).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Reopen" }));
+    expect(await screen.findByText("Reopened.")).toBeInTheDocument();
     expect(sent).toEqual([{ ids: ["a"], cause: null, within: null }]);
-    await user.type(screen.getByLabelText("Say something about it"), "It came.");
+    await user.type(screen.getByLabelText("Add a comment"), "It came.");
     await user.click(screen.getByRole("button", { name: "Comment" }));
     expect(await screen.findByText("It came.", { exact: false })).toBeInTheDocument();
-    expect(screen.getByLabelText("Say something about it")).toHaveValue("");
+    expect(screen.getByLabelText("Add a comment")).toHaveValue("");
   });
 });

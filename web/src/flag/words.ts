@@ -8,19 +8,19 @@ import { count, day, moment, number } from "../shared/parts/format";
 export const words = {
   title: "Flags",
   none: "Nothing is unlicensed, missing or duplicate.",
-  noneFits: "No flag fits.",
+  noneFits: "No flags match.",
   which: "Which flags",
-  handedTo: "handed to",
-  gatheredBy: "gathered by",
-  narrowed: "on one record only: show all",
+  handedTo: "assigned to",
+  gatheredBy: "grouped by",
+  narrowed: "about one record only: show all",
   all: "All flags",
-  standing: "Standing",
+  standing: "Status",
   comments: "Comments",
-  sayIt: "Say something about it",
+  sayIt: "Add a comment",
   comment: "Comment",
-  openAgain: "Open it again",
-  opened: "It is open again.",
-  toNobody: "Handed to nobody.",
+  openAgain: "Reopen",
+  opened: "Reopened.",
+  toNobody: "Not assigned.",
 };
 
 const groups: Option[] = (Object.keys(groupNames) as Flag["group"][]).map((group) => [
@@ -38,15 +38,15 @@ export const choices: Record<"state" | "group" | "severity" | "by" | "order", Op
   ],
   group: [["", "flags of every group"], ...groups],
   severity: [
-    ["", "grave or not"],
-    ["STOP", "that stop something"],
+    ["", "of any severity"],
+    ["STOP", "that are blocking"],
     ["ASK", "that need an answer"],
     ["WARN", "that can wait"],
   ],
   by: ["cause", "site", "family", "license", "person"].map((by): Option => [by, by]),
   order: [
-    ["", "gravest first"],
-    ["oldest", "oldest first inside"],
+    ["", "most severe first"],
+    ["oldest", "oldest first"],
   ],
 };
 
@@ -57,18 +57,18 @@ export function summary(counts: FlagCount[]): string {
   }
   const causes = counts.reduce((sum, one) => sum + one.causes, 0);
   const stops = number(openOf(counts, { severity: "STOP" }));
-  return `${count(open, "flag")} from ${count(causes, "cause")}; ${stops} stop something from going out.`;
+  return `${count(open, "flag")} from ${count(causes, "cause")}; ${stops} blocking.`;
 }
 
 export function onlyFirst(most: number, flags: number): string {
-  return `The first ${most} are shown, with ${number(flags)} flags. Narrow the sentence above to see others.`;
+  return `Showing the first ${most}, with ${number(flags)} flags. Narrow the filter above to see others.`;
 }
 
 /** How long a flag stands or stood. */
 export function standing(flag: Flag): string {
   return flag.gone
-    ? `It stood from ${moment(flag.since)} until ${moment(flag.gone)}.`
-    : `It stands since ${moment(flag.since)}.`;
+    ? `Open from ${moment(flag.since)} until ${moment(flag.gone)}.`
+    : `Open since ${moment(flag.since)}.`;
 }
 
 export function earlier(period: FlagStory["periods"][number]): string {

@@ -30,7 +30,7 @@ describe("the frame", () => {
   it("tells a server that does not answer from nobody being signed in", async () => {
     network.use(http.get("*/api/session", () => HttpResponse.error()));
     await open("/");
-    expect(await screen.findByRole("alert")).toHaveTextContent("The server does not answer");
+    expect(await screen.findByRole("alert")).toHaveTextContent("The server isn’t responding");
     expect(screen.queryByLabelText("Password")).not.toBeInTheDocument();
     network.use(http.get("*/api/session", () => HttpResponse.json(editor)));
     fireEvent.click(screen.getByRole("button", { name: "Try again" }));
@@ -74,7 +74,9 @@ describe("the frame", () => {
       }),
     );
     await client.invalidateQueries({ queryKey: ["/api/families"] });
-    expect(await screen.findByText(/The server does not answer\. What is on this page stays/)).toBeVisible();
+    expect(
+      await screen.findByText(/The server isn’t responding\. Nothing on this page is lost/),
+    ).toBeVisible();
     network.use(http.get("*/api/families", () => HttpResponse.json({ items: [family()], next: null })));
     await waitFor(() => expect(screen.queryByText(/it is asked again every few seconds/)).toBeNull(), {
       timeout: 10_000,
@@ -83,14 +85,14 @@ describe("the frame", () => {
 
   it("keeps the rail when a page breaks, and says so", async () => {
     network.use(http.get("*/api/families/f1", () => HttpResponse.json({ id: "f1", name: "Broken" })));
-    await open("/families/f1", "This page cannot be shown");
+    await open("/families/f1", "Couldn’t load this page");
     expect(screen.getByRole("navigation", { name: "Places" })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Try again" })).toBeInTheDocument();
   });
 
   it("knows no page at an address that leads nowhere", async () => {
-    await open("/nowhere/at/all", "There is no such page");
-    expect(screen.getByRole("link", { name: "To Today" })).toHaveAttribute("href", "/");
+    await open("/nowhere/at/all", "Page not found");
+    expect(screen.getByRole("link", { name: "Go to Today" })).toHaveAttribute("href", "/");
   });
 
   it("goes to places by two keys, lists keys and signs, and can be told not to", async () => {
@@ -100,7 +102,7 @@ describe("the frame", () => {
     const heading = await screen.findByRole("heading", { level: 1, name: "Sites" });
     await waitFor(() => expect(heading).toHaveFocus());
     await user.keyboard("?");
-    const dialog = await screen.findByRole("dialog", { name: "Keys and signs" });
+    const dialog = await screen.findByRole("dialog", { name: "Shortcuts and symbols" });
     for (const word of ["Unlicensed", "Missing", "Duplicate", "allowed", "refused"]) {
       expect(within(dialog).getAllByText(new RegExp(word)).length).toBeGreaterThan(0);
     }
@@ -128,7 +130,7 @@ describe("the frame", () => {
     Object.assign(drop, { dataTransfer: { types: ["Files"], files: [] } });
     fireEvent(screen.getByRole("main"), drop);
     expect(drop.defaultPrevented).toBe(true);
-    expect(await screen.findByText(/Files are dropped on Intake/)).toBeInTheDocument();
+    expect(await screen.findByText(/Drop files on Intake/)).toBeInTheDocument();
   });
 
   it("finds what is held by its name, waits until typing rests, and leads there", async () => {
@@ -183,7 +185,9 @@ describe("the frame", () => {
     const { user } = await open("/families", "Families");
     await user.type(await screen.findByRole("combobox", { name: "Search" }), "gramond type");
     // The options of an answer to half the words give way to those of the last answer: wait for what it says.
-    const said = await screen.findAllByText("Not held: “gramond type”. The nearest that are:");
+    const said = await screen.findAllByText(
+      "Not in the inventory: “gramond type”. The nearest ones that are:",
+    );
     expect(said.length).toBeGreaterThan(0);
     expect(screen.getByRole("option", { name: /EB Garamond/ })).toBeInTheDocument();
     expect(screen.getByRole("option", { name: /Garmond & Sons/ })).toBeInTheDocument();
@@ -196,11 +200,13 @@ describe("the frame", () => {
     );
     const { user } = await open("/families", "Families");
     await user.type(await screen.findByRole("combobox", { name: "Search" }), "garmond");
-    expect(await screen.findByText("Not held: “garmond”.")).toBeInTheDocument();
+    expect(await screen.findByText("Not in the inventory: “garmond”.")).toBeInTheDocument();
     await user.upload(
-      screen.getByLabelText("Ask by a font file", { selector: "input" }),
+      screen.getByLabelText("Check a font file", { selector: "input" }),
       new File(["x"], "a.ttf"),
     );
-    expect(await screen.findByText("No, a.ttf is not held, nor anything drawn like it.")).toBeInTheDocument();
+    expect(
+      await screen.findByText("No, a.ttf isn’t in the inventory, nor is anything like it."),
+    ).toBeInTheDocument();
   });
 });

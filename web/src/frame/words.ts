@@ -2,27 +2,27 @@ import type { Flag } from "../shared/api/types";
 
 /** What the frame around all places says. */
 export const words = {
-  skip: "Skip to the content",
+  skip: "Skip to content",
   places: "Places",
-  apart: "Apart from the work",
+  apart: "Other places",
   home: "Unciala, today",
-  keysAndSigns: "Keys and signs",
-  keys: "Keys",
-  signs: "Signs",
-  keysOff: "Single keys are switched off in Settings.",
+  keysAndSigns: "Shortcuts and symbols",
+  keys: "Shortcuts",
+  signs: "Symbols",
+  keysOff: "Single-key shortcuts are switched off in Settings.",
   close: "Close",
   leave: "Leave without saving?",
-  leaveWhy: "What you changed on this page is not saved yet.",
-  stay: "Stay here",
-  leaveAnyway: "Leave, and drop the changes",
+  leaveWhy: "Your changes on this page haven’t been saved.",
+  stay: "Cancel",
+  leaveAnyway: "Discard changes",
   ended: "Your session has ended",
-  endedWhy: "Sign in again to go on. What is on this page stays as it is.",
-  away: "The server does not answer. What is on this page stays; it is asked again every few seconds.",
-  droppedBeside: "Files are dropped on Intake to take them in, or on Search to ask whether they are held.",
-  failed: "This page cannot be shown",
-  failedWhy: "Something on it could not be shown. Nothing was changed by that.",
-  toToday: "To Today",
-  nowhere: "There is no such page",
+  endedWhy: "Sign in again to continue. Nothing on this page is lost.",
+  away: "The server isn’t responding. Nothing on this page is lost; Unciala tries again every few seconds.",
+  droppedBeside: "Drop files on Intake to add them, or on Search to see whether they’re held.",
+  failed: "Couldn’t load this page",
+  failedWhy: "Something on it couldn’t be displayed. Nothing was changed.",
+  toToday: "Go to Today",
+  nowhere: "Page not found",
 };
 
 /** The places in the order of the work; each has a letter that leads there after a `g`. */
@@ -36,11 +36,11 @@ export const places = [
 ] as const;
 
 export const legend: { group: Flag["group"]; says: string }[] = [
-  { group: "UNLICENSED", says: "an obelus: what may not be used here, or nobody knows whether it may" },
-  { group: "MISSING", says: "a caret: what is asked for and not held" },
-  { group: "DUPLICATE", says: "a loop: what is held or paid for twice" },
-  { group: "SURPLUS", says: "a stroke through a line: what is delivered and not needed" },
-  { group: "PRIVACY", says: "an eye: a host of others that learns who visits" },
+  { group: "UNLICENSED", says: "an obelus: not allowed here, or not known to be" },
+  { group: "MISSING", says: "a caret: asked for, but not held" },
+  { group: "DUPLICATE", says: "a loop: held or paid for twice" },
+  { group: "SURPLUS", says: "a stroke through a line: delivered, but not needed" },
+  { group: "PRIVACY", says: "an eye: a third-party host learns who visits" },
 ];
 
 export const otherMarks: [string, string][] = [
@@ -50,7 +50,7 @@ export const otherMarks: [string, string][] = [
 ];
 
 export const otherKeys: [string, string][] = [
-  ["/", "search, or ask whether a font is held"],
-  ["?", "these keys and signs"],
-  ["↑ ↓ ← →", "walk in grids and lists"],
+  ["/", "search, or see whether a font is held"],
+  ["?", "these shortcuts and symbols"],
+  ["↑ ↓ ← →", "move in grids and lists"],
 ];

@@ -32,14 +32,14 @@ describe("History", () => {
       }),
     );
     const { user, router } = await open("/history?by=demo", "History");
-    expect(await screen.findByText("Nothing was done that fits.")).toBeInTheDocument();
+    expect(await screen.findByText("Nothing matches.")).toBeInTheDocument();
     expect(asked.at(-1)).toContain("by=demo");
     await user.click(screen.getByRole("combobox", { name: "About" }));
     await user.click(await screen.findByRole("option", { name: "Licenses" }));
     await waitFor(() => expect(asked.at(-1)).toContain("type=license"));
     expect(router.state.location.search).toBe("?by=demo&type=license");
     await user.click(screen.getByRole("combobox", { name: "By" }));
-    await user.click(await screen.findByRole("option", { name: "Anybody" }));
+    await user.click(await screen.findByRole("option", { name: "Anyone" }));
     await waitFor(() => expect(router.state.location.search).toBe("?type=license"));
   });
 
@@ -49,7 +49,7 @@ describe("History", () => {
     expect(await screen.findByText("The history is locked.")).toBeInTheDocument();
     network.use(http.get("*/api/history", () => HttpResponse.json({ items: [], next: null })));
     await user.click(screen.getByRole("button", { name: "Try again" }));
-    expect(await screen.findByText("Nothing was done that fits.")).toBeInTheDocument();
+    expect(await screen.findByText("Nothing matches.")).toBeInTheDocument();
   });
 
   it("stands on a record's own page: who, when, what was and is, and what was taken back", async () => {
@@ -73,7 +73,7 @@ describe("History", () => {
     expect(await screen.findAllByText("Mara Quill")).toHaveLength(2);
     expect(screen.getByText("Unciala")).toBeInTheDocument();
     expect(screen.getByText("long-gone")).toBeInTheDocument();
-    expect(screen.getByText("(taken back)")).toBeInTheDocument();
+    expect(screen.getByText("(undone)")).toBeInTheDocument();
     expect(screen.getByText("4 fields")).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "All of it" })).toHaveAttribute(
       "href",

@@ -11,12 +11,12 @@ const count = (severity: "STOP" | "ASK" | "WARN", open: number, causes = open) =
 
 describe("today in words", () => {
   it("names what must not go out, what is open, and what waits, each in its number", () => {
-    expect(inWords([], 0)).toBe("Nothing needs you today.");
-    expect(inWords([count("STOP", 1)], 0)).toBe("1 thing must not go out as it is.");
+    expect(inWords([], 0)).toBe("You’re all caught up.");
+    expect(inWords([count("STOP", 1)], 0)).toBe("1 blocking flag.");
     expect(inWords([count("STOP", 2), count("ASK", 1)], 2)).toBe(
-      "2 things must not go out as they are; 1 question to a vendor is open; 2 intakes wait for you.",
+      "2 blocking flags, 1 waiting for a vendor, 2 intakes to review.",
     );
-    expect(inWords([count("WARN", 5)], 1)).toBe("1 intake waits for you.");
+    expect(inWords([count("WARN", 5)], 1)).toBe("1 intake to review.");
   });
 });
 
@@ -36,7 +36,7 @@ describe("Today", () => {
       http.get("*/api/intakes", () => HttpResponse.json({ items: [intake([row()]).summary], next: null })),
     );
     await open("/");
-    expect(await screen.findByRole("heading", { level: 2, name: "Handed to you" })).toBeInTheDocument();
+    expect(await screen.findByRole("heading", { level: 2, name: "Assigned to you" })).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Handed over" })).toBeInTheDocument();
     expect(await screen.findByRole("link", { name: "6 more causes" })).toHaveAttribute(
       "href",
@@ -55,7 +55,7 @@ describe("Today", () => {
       "href",
       "/intake",
     );
-    expect(screen.getByText("Nothing needs you today.")).toBeInTheDocument();
+    expect(screen.getByText("You’re all caught up.")).toBeInTheDocument();
   });
 
   it("says what could not be read and shows the rest", async () => {

@@ -1,16 +1,16 @@
 import type { FlagCount } from "../shared/api/types";
 import { openOf } from "../shared/flag/flags";
-import { count } from "../shared/parts/format";
+import { count, number } from "../shared/parts/format";
 
 /** What the Today place says. */
 export const words = {
-  mine: "Handed to you",
-  stops: "Must not go out like this",
+  mine: "Assigned to you",
+  stops: "Blocking",
   asks: "Needs an answer",
   waits: "can wait: formats to make, files held twice, proof to attach.",
-  anIntake: "An intake waits",
+  anIntake: "Intake to review",
   ending: "Ends soon",
-  empty: "Nothing is held yet. Begin with the fonts of one client:",
+  empty: "The inventory is empty. Start with the fonts of one client:",
   begin: "Drop an archive on Intake",
 };
 
@@ -19,9 +19,9 @@ export function inWords(counts: FlagCount[], waiting: number): string {
   const stops = openOf(counts, { severity: "STOP" });
   const asks = openOf(counts, { severity: "ASK" });
   const parts = [
-    stops && `${count(stops, "thing")} must not go out as ${stops === 1 ? "it is" : "they are"}`,
-    asks && `${count(asks, "question")} to a vendor ${asks === 1 ? "is" : "are"} open`,
-    waiting && `${count(waiting, "intake")} ${waiting === 1 ? "waits" : "wait"} for you`,
+    stops && count(stops, "blocking flag"),
+    asks && `${number(asks)} waiting for a vendor`,
+    waiting && `${count(waiting, "intake")} to review`,
   ].filter(Boolean);
-  return parts.length === 0 ? "Nothing needs you today." : `${parts.join("; ")}.`;
+  return parts.length === 0 ? "You’re all caught up." : `${parts.join(", ")}.`;
 }

@@ -46,7 +46,7 @@ export function Decision(props: {
     },
     said: (accepted) => ({
       text: [
-        `${count(accepted.files, "file")} went in`,
+        `${count(accepted.files, "file")} added`,
         accepted.licenseIds.length > 0 && `${count(accepted.licenseIds.length, "license")} recorded`,
       ]
         .filter(Boolean)

@@ -53,7 +53,7 @@ function FontRow({ intakeId, row, usedBy, editable, busy, onCorrect }: RowProps)
           sx={{ p: 0 }}
           checked={row.included}
           disabled={!editable || busy}
-          slotProps={{ input: { "aria-label": `Take in ${name}` } }}
+          slotProps={{ input: { "aria-label": `Add ${name}` } }}
           onChange={(event) => void onCorrect(row, { included: event.target.checked }).catch(() => undefined)}
         />
         <Letters address={address} sample={row.sample} />
@@ -138,7 +138,7 @@ function Choices(props: {
 
 function numbersOf({ slot }: FileRow): string {
   const weight = slot.weight === slot.weightMax ? String(slot.weight) : `${slot.weight}–${slot.weightMax}`;
-  return slot.width === 100 ? weight : `${weight}, width ${slot.width} %`;
+  return slot.width === 100 ? weight : `${weight}, width ${slot.width}%`;
 }
 
 function Letters({ address, sample }: { address: string; sample: string }) {

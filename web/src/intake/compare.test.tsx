@@ -41,10 +41,8 @@ describe("what arrives, compared with what is held", () => {
         }),
       ),
     );
-    await open("/intake/i1/compare/r1", "What arrives, compared");
-    expect(
-      await screen.findByText("The same drawing: they differ only in what they say of themselves."),
-    ).toBeInTheDocument();
+    await open("/intake/i1/compare/r1", "Arriving file, compared");
+    expect(await screen.findByText("Same outlines; only their metadata differs.")).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "Ostrel Regular" })).toHaveAttribute(
       "href",
       "/families/f1/files",
@@ -59,7 +57,7 @@ describe("what arrives, compared with what is held", () => {
         problem(409, "Nothing is held yet to compare this file with."),
       ),
     );
-    await open("/intake/i1/compare/r1", "What arrives, compared");
+    await open("/intake/i1/compare/r1", "Arriving file, compared");
     expect(await screen.findByText("Nothing is held yet to compare this file with.")).toBeInTheDocument();
   });
 });

@@ -36,25 +36,25 @@ describe("an intake's words", () => {
         { verdict: "NEW_FACE", files: 1 },
         { verdict: "CLASH", files: 2 },
       ]),
-    ).toBe("1 new face, 2 clashes, and 3 files held already");
+    ).toBe("1 new face, 2 conflicts, and 3 files already held");
     expect(
       willTakeIn([
         { verdict: "NEW_FACE", files: 3, included: 2 },
         { verdict: "CLASH", files: 1, included: 0 },
       ]),
-    ).toBe("Takes in 2 new faces.");
+    ).toBe("Adds 2 new faces.");
     expect(willTakeIn([{ verdict: "CLASH", files: 1, included: 0 }])).toBe("");
   });
 
   it("answers first, and says once that nothing is new", () => {
     expect(answerOf(overview({ decide: 2, plain: 209, nothingNew: 1 }))).toBe(
-      "2 families to decide on; 209 families to take in as they are; 1 family with nothing new.",
+      "2 families need a decision; 209 families ready to accept; 1 family with nothing new.",
     );
     const held = { verdict: "SAME_BYTES" as const, files: 12, included: 0 };
     expect(answerOf(overview({ plain: 0, nothingNew: 3, verdicts: [held] }))).toBe(
-      "This drop brings nothing new: all 12 fonts are held already or left out.",
+      "Nothing new in this drop: all 12 fonts are already held or left out.",
     );
-    expect(answerOf(overview({ plain: 0, verdicts: [] }))).toBe("There is no font in this drop.");
+    expect(answerOf(overview({ plain: 0, verdicts: [] }))).toBe("There are no fonts in this drop.");
   });
 
   it("offers an open license with the text that came along", () => {
@@ -67,7 +67,7 @@ describe("an intake's words", () => {
     );
   });
 
-  it("notes what has to be decided, most files first, and nothing once it is", () => {
+  it("notes what needs a decision, most files first, and nothing once it is", () => {
     const verdicts = [
       { verdict: "CLASH" as const, files: 1, included: 0 },
       { verdict: "NEWER_VERSION" as const, files: 3, included: 0 },
@@ -75,7 +75,7 @@ describe("an intake's words", () => {
     ];
     expect(notesOf({ verdicts, undecided: 4 }).map(({ what }) => what)).toEqual([
       "3 newer versions",
-      "1 clash",
+      "1 conflict",
     ]);
     expect(notesOf({ verdicts, undecided: 0 })).toEqual([]);
   });
@@ -86,9 +86,9 @@ describe("an intake's words", () => {
     );
     const clash = { verdict: "CLASH" as const, files: 1, included: 0 };
     expect(summaryOf({ verdicts: [{ verdict: "NEW_FAMILY", files: 1, included: 1 }, clash], files: 2 })).toBe(
-      "New family: 1 file, 1 clash",
+      "New family: 1 file, 1 conflict",
     );
-    expect(summaryOf({ verdicts: [clash], files: 1 })).toBe("1 clash");
+    expect(summaryOf({ verdicts: [clash], files: 1 })).toBe("1 conflict");
     expect(summaryOf({ verdicts: [], files: 2 })).toBe("2 files");
   });
 
@@ -116,7 +116,7 @@ describe("an intake's words", () => {
       /^Under review\. Dropped .* by Priya Nair; 1 file\.$/,
     );
     expect(standing(intake([row()], { state: "READING" }).summary, "Wen")).toMatch(/1 file read so far\.$/);
-    expect(sent(0.429)).toBe("42 % sent");
+    expect(sent(0.429)).toBe("42% sent");
     expect(sent(1)).toMatch(/^All sent/);
     expect(wanted(flag({ kind: "FACE_NOT_HELD", title: "Hollin Italic is not held" }))).toBe(
       "Hollin Italic is not held: drop a file of it here.",
@@ -138,7 +138,7 @@ describe("the fonts of a family under review", () => {
     network.use(http.get("*/bytes", () => HttpResponse.arrayBuffer(new ArrayBuffer(4))));
     const user = userEvent.setup();
     shown([row(), row({ id: "r2", path: "x/Brantle-Bold.ttf" })]);
-    await user.click(screen.getByRole("checkbox", { name: "Take in Brantle-Medium.ttf" }));
+    await user.click(screen.getByRole("checkbox", { name: "Add Brantle-Medium.ttf" }));
     expect(corrected).toHaveBeenLastCalledWith(expect.objectContaining({ id: "r1" }), { included: false });
     await user.click(screen.getByRole("button", { name: "Evidence of Brantle-Bold.ttf" }));
     expect(screen.getByText("name 17")).toBeInTheDocument();
@@ -192,7 +192,7 @@ describe("the grid of what arrives", () => {
     expect(grid.rows[0]?.cells.map((cell) => cell && inkOf(cell))).toEqual(["joins", "arrives"]);
   });
 
-  it("tells what is held, arrives, has to be decided, or stays out", () => {
+  it("tells what is held, arrives, needs a decision, or stays out", () => {
     expect(inkOf({ slot, held: [file()], arrival: null })).toBe("held");
     expect(inkOf({ slot, held: [], arrival: { ...arrival, goesIn: false, asks: true } })).toBe("asks");
     const repeat = {
@@ -201,7 +201,7 @@ describe("the grid of what arrives", () => {
       arrival: { ...arrival, verdict: "SAME_BYTES" as const, goesIn: false },
     };
     expect(inkOf(repeat)).toBe("stays");
-    expect(cellInWords(repeat, "stays")).toBe("400 upright: stays out, same bytes as TTF, held as TTF");
+    expect(cellInWords(repeat, "stays")).toBe("400 upright: left out, same bytes as TTF, held as TTF");
   });
 
   it("leaves the choices that a verdict allows", () => {
@@ -253,10 +253,12 @@ describe("an intake", () => {
       }),
     );
     const { user } = await open("/intake/i1", "Brantle 3.zip");
-    expect(await screen.findByText(/^1 family to decide on; 1 family to take in/)).toBeInTheDocument();
+    expect(
+      await screen.findByText(/^1 family needs a decision; 1 family ready to accept/),
+    ).toBeInTheDocument();
     expect(
       (await screen.findAllByRole("heading", { level: 2 })).map((heading) => heading.textContent),
-    ).toEqual(["To decide", "Plain"]);
+    ).toEqual(["Needs a decision", "Ready to accept"]);
     expect(screen.getByText(/says it is a trial/)).toBeInTheDocument();
     expect(screen.getByRole("link", { name: "see what is held" })).toHaveAttribute("href", "/families/f1");
     await user.click(screen.getByRole("button", { name: "Files of Ostrel" }));
@@ -279,7 +281,7 @@ describe("an intake", () => {
       }),
     );
     const { user } = await open("/intake/i1", "Brantle 3.zip");
-    await user.click(await screen.findByRole("checkbox", { name: "Take in Brantle" }));
+    await user.click(await screen.findByRole("checkbox", { name: "Add Brantle" }));
     await waitFor(() => expect(corrections).toEqual([{ included: false }]));
     await user.click(screen.getByRole("button", { name: "Correct Brantle" }));
     const dialog = await screen.findByRole("dialog", { name: "Brantle" });
@@ -319,7 +321,7 @@ describe("an intake", () => {
     expect(await screen.findByText("Somebody accepted it.")).toBeInTheDocument();
     await user.click(tick);
     await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
-    expect(await screen.findByText("1 file went in, 1 license recorded.")).toBeInTheDocument();
+    expect(await screen.findByText("1 file added, 1 license recorded.")).toBeInTheDocument();
     expect(asked).toEqual([
       { openLicenses: [], license: null },
       { openLicenses: [spdx], license: null },
@@ -333,7 +335,7 @@ describe("an intake", () => {
       included: false,
       verdict: "README",
       path: "Read me.txt",
-      because: "text that came along",
+      because: "text in the archive",
       warnings: ["Read me.txt says it is for personal use: “for personal use only”"],
     });
     review([intakeFamily()], overview(), [readme]);
@@ -366,7 +368,7 @@ describe("an intake", () => {
     const { user } = await open("/intake/i1", "Brantle 3.zip");
     await user.dblClick(await screen.findByRole("button", { name: "Accept 1 file" }));
     expect(await screen.findByRole("heading", { level: 1, name: "Brantle" })).toBeInTheDocument();
-    expect(await screen.findByText("1 file went in.")).toBeInTheDocument();
+    expect(await screen.findByText("1 file added.")).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Undo" })).toBeInTheDocument();
     expect(accepted).toBe(1);
   });
@@ -387,7 +389,7 @@ describe("an intake", () => {
     );
     await open("/intake/i1", "Brantle 3.zip");
     expect(await screen.findByRole("button", { name: "Accept 0 files" })).toBeDisabled();
-    expect(screen.getByText("Mark at least one file to go in.")).toBeInTheDocument();
+    expect(screen.getByText("Mark at least one file to add.")).toBeInTheDocument();
     expect(await screen.findByText("cut at byte 40")).toBeInTheDocument();
   });
 
@@ -413,7 +415,7 @@ describe("an intake", () => {
     );
     act(() => Events.send({ state: "FAILED", doneBytes: 0, totalBytes: 0, files: 0, path: "" }));
     expect(await screen.findByRole("alert")).toHaveTextContent("The disk is full.");
-    expect(screen.getByRole("button", { name: "Throw away" })).toBeEnabled();
+    expect(screen.getByRole("button", { name: "Discard intake" })).toBeEnabled();
   });
 
   it("says what a flag that led here lacks, and sends the drop as its answer", async () => {
@@ -435,8 +437,8 @@ describe("an intake", () => {
 
   it("says whether a drop brings what was asked for, and goes back once it went in", async () => {
     const answered = { flagId: "fl1", title: "Hollin Italic is not held", siteId: "s1", familyId: "f1" };
-    expect(brought({ ...answered, arrives: false, goesIn: false })).toMatch(/^It does not bring/);
-    expect(brought({ ...answered, arrives: true, goesIn: false })).toMatch(/stays out as it is/);
+    expect(brought({ ...answered, arrives: false, goesIn: false })).toMatch(/^It doesn’t contain/);
+    expect(brought({ ...answered, arrives: true, goesIn: false })).toMatch(/won’t be added as marked/);
     expect(wayBack({ ...answered, siteId: "", arrives: true, goesIn: true })).toBe("/families/f1");
     network.use(
       http.get("*/api/intakes/i1", () => HttpResponse.json(intake([row()]))),
@@ -454,7 +456,7 @@ describe("an intake", () => {
     const accepted: unknown[] = [];
     const { user, router } = await open("/intake/i1", /./);
     expect(
-      await screen.findByText("It brings what was asked for: Hollin Italic is not held."),
+      await screen.findByText("It contains what was asked for: Hollin Italic is not held."),
     ).toBeInTheDocument();
     expect(screen.getByText(/flagged as unlicensed until one is/)).toBeInTheDocument();
     await user.click(screen.getByRole("combobox", { name: "License" }));
@@ -469,6 +471,6 @@ describe("an intake", () => {
     network.use(http.get("*/api/intakes", () => problem(500, "It broke.")));
     await open("/intake", "Intake");
     expect(await screen.findByText("It broke.")).toBeInTheDocument();
-    expect(screen.queryByText("Nothing was dropped yet.")).toBeNull();
+    expect(screen.queryByText("No intakes yet.")).toBeNull();
   });
 });

@@ -15,42 +15,41 @@ import type { ArrivalCell, Choice, Ink } from "./arrivals";
 export const words = {
   title: "Intake",
   all: "All intakes",
-  waiting: "Waiting for you",
+  waiting: "Waiting for review",
   done: "Done",
   drop: "Drop",
   state: "State",
   size: "Size",
   by: "By",
   when: "When",
-  none: "Nothing was dropped yet.",
+  none: "No intakes yet.",
   dropHere: "Drop archives, folders or font files here",
   choose: "Choose files",
-  chooseWords:
-    "or choose files. Each is read from its bytes; nothing enters the inventory before you accept it.",
+  chooseWords: "or choose files. Nothing is added to the inventory until you accept it.",
   sending: "Sending",
   reading: "Reading",
   lately: "Last read:",
-  goesOn: "You can leave this page; the reading goes on.",
+  goesOn: "You can leave this page; reading continues.",
   accept: "Accept",
-  accepting: "Taking in …",
-  throwAway: "Throw away",
-  thrownAway: "Thrown away.",
-  throwThis: "Throw this intake away?",
-  markOne: "Mark at least one file to go in.",
-  staysOut: "What is not marked stays out.",
+  accepting: "Accepting …",
+  throwAway: "Discard intake",
+  thrownAway: "Discarded.",
+  throwThis: "Discard this intake?",
+  markOne: "Mark at least one file to add.",
+  staysOut: "Unmarked files aren’t added.",
   evidence: "Evidence",
   compare: "Compare",
-  compareTitle: "What arrives, compared",
+  compareTitle: "Arriving file, compared",
   theIntake: "The intake",
   held: "held",
   arriving: "arriving",
   correct: "Correct",
-  leave: "Leave as it is",
+  leave: "Cancel",
   family: "Family",
   keptOut: "Set aside",
-  keptOutHelp: "license texts, what came along, and what is no font or cannot be read",
+  keptOutHelp: "license texts, other files, and what isn’t a font or can’t be read",
   files: "Files",
-  takeIn: "Take in",
+  takeIn: "Add",
   whatIsHeld: "see what is held",
   decide: "Decide",
   readFirst: "Read first",
@@ -58,17 +57,17 @@ export const words = {
   read: "Read",
   download: "Download",
   close: "Close",
-  cameWith: "Came along",
-  recordWith: "Record with it",
-  restUnder: "The rest stands under",
+  cameWith: "Other files",
+  recordWith: "Also record",
+  restUnder: "License for the rest",
   license: "License",
   toBeRecorded: "a license to be recorded later",
-  laterIfNot: "What no license is recorded for is flagged as unlicensed until one is.",
+  laterIfNot: "Families without a license will be flagged as unlicensed.",
 };
 
 export const standingWords: Record<IntakeFamily["standing"], string> = {
-  DECIDE: "To decide",
-  PLAIN: "Plain",
+  DECIDE: "Needs a decision",
+  PLAIN: "Ready to accept",
   NOTHING_NEW: "Nothing new",
 };
 
@@ -76,22 +75,22 @@ export const stateWords: Record<IntakeSummary["state"], string> = {
   READING: "being read",
   REVIEW: "under review",
   ACCEPTED: "accepted",
-  DISCARDED: "thrown away",
+  DISCARDED: "discarded",
   FAILED: "failed",
 };
 
 export const verdictWords: Record<FileRow["verdict"], string> = {
   NEW_FAMILY: "New family",
   NEW_FACE: "New face",
-  FURTHER_FORMAT: "Further format",
+  FURTHER_FORMAT: "Additional format",
   NEWER_VERSION: "Newer version",
   OLDER_VERSION: "Older version",
   RENAMED_COPY: "Renamed copy",
-  CUT_DOWN_COPY: "Cut-down copy",
-  CONTRADICTION: "Contradiction",
+  CUT_DOWN_COPY: "Subset copy",
+  CONTRADICTION: "Inconsistent metadata",
   SAME_BYTES: "Same bytes",
-  SAME_DRAWING: "Same drawing",
-  CLASH: "Clash",
+  SAME_DRAWING: "Same outlines",
+  CLASH: "Conflict",
   LICENSE_TEXT: "License text",
   README: "Readme",
   NOT_A_FONT: "Not a font",
@@ -107,12 +106,12 @@ export function standing(summary: IntakeSummary, by: string): string {
 }
 
 export function throwingAway(files: number): string {
-  return `None of its ${count(files, "file")} goes into the inventory. You can take this back for an hour; what is held already stays.`;
+  return `Its ${count(files, "file")} won’t be added. You can undo this for an hour. Files already in the inventory stay.`;
 }
 
 /** What is sent of what was chosen, for a page that shows how far it is. */
 export function sent(part: number): string {
-  return part < 1 ? `${number(Math.floor(part * 100))} % sent` : "All sent; it is being put down";
+  return part < 1 ? `${number(Math.floor(part * 100))}% sent` : "All sent; saving";
 }
 
 /** What to drop where a flag led to. */
@@ -125,11 +124,11 @@ export function wanted({ title, kind, familyName }: Pick<Flag, "title" | "kind" 
 /** Whether a drop brings what a flag lacks. */
 export function brought({ title, arrives, goesIn }: WantedFile): string {
   if (!arrives) {
-    return `It does not bring what was asked for: ${title}.`;
+    return `It doesn’t contain what was asked for: ${title}.`;
   }
   return goesIn
-    ? `It brings what was asked for: ${title}.`
-    : `What was asked for is in it and stays out as it is: ${title}.`;
+    ? `It contains what was asked for: ${title}.`
+    : `What was asked for is in it, but won’t be added as marked: ${title}.`;
 }
 
 /** Where to go back to once a flag is answered. */
@@ -142,18 +141,18 @@ type Verdict = FileRow["verdict"];
 const counted: [verdict: Verdict, one: string, many: string][] = [
   ["NEW_FAMILY", "file of a new family", "files of new families"],
   ["NEW_FACE", "new face", "new faces"],
-  ["FURTHER_FORMAT", "further format", "further formats"],
+  ["FURTHER_FORMAT", "additional format", "additional formats"],
   ["NEWER_VERSION", "newer version", "newer versions"],
-  ["CLASH", "clash", "clashes"],
+  ["CLASH", "conflict", "conflicts"],
   ["RENAMED_COPY", "renamed copy", "renamed copies"],
-  ["CONTRADICTION", "contradiction", "contradictions"],
+  ["CONTRADICTION", "file with inconsistent metadata", "files with inconsistent metadata"],
   ["OLDER_VERSION", "older version", "older versions"],
-  ["CUT_DOWN_COPY", "cut-down copy", "cut-down copies"],
-  ["SAME_DRAWING", "same drawing", "same drawings"],
-  ["SAME_BYTES", "file held already", "files held already"],
+  ["CUT_DOWN_COPY", "subset copy", "subset copies"],
+  ["SAME_DRAWING", "file with the same outlines", "files with the same outlines"],
+  ["SAME_BYTES", "file already held", "files already held"],
 ];
 
-/** Verdicts with how many files have each: “3 new faces and 1 clash”. */
+/** Verdicts with how many files have each: “3 new faces and 1 conflict”. */
 export function verdictsInWords(verdicts: { verdict: Verdict; files: number }[]): string {
   return listed(
     counted.flatMap(([verdict, one, many]) => {
@@ -180,10 +179,10 @@ export function comesWith({ openLicenses, classification, foundry }: IntakeFamil
 }
 
 const why: Partial<Record<Verdict, string>> = {
-  NEWER_VERSION: "Take it in place of the held one, keep both, or leave it out.",
-  CLASH: "Two drawings for one slot: say which it is, correct the slot, or leave it out.",
-  RENAMED_COPY: "Buying or serving it twice is waste; see under which name it is licensed.",
-  CONTRADICTION: "Correct the slot, or take it in as its tables say.",
+  NEWER_VERSION: "Replace the held file, keep both, or leave it out.",
+  CLASH: "Different outlines for one slot: choose one, correct the slot, or leave it out.",
+  RENAMED_COPY: "Don’t buy or serve it twice: see which name is licensed.",
+  CONTRADICTION: "Correct the slot, or accept what its tables say.",
 };
 
 /** What the margin of a family says: what a person has to decide, most files first. */
@@ -200,10 +199,10 @@ export function notesOf({ verdicts, undecided }: Pick<IntakeFamily, "verdicts" |
 
 const inkWords: Record<Ink, string> = {
   held: "held",
-  arrives: "arrives",
-  joins: "held, and more arrives",
-  asks: "has to be decided",
-  stays: "stays out",
+  arrives: "arriving",
+  joins: "held, with more arriving",
+  asks: "needs a decision",
+  stays: "left out",
 };
 
 /** A cell of the grid of what arrives, in words. */
@@ -235,12 +234,12 @@ export function answerOf({ decide, plain, nothingNew, verdicts }: IntakeOverview
   if (decide + plain === 0) {
     const fonts = verdicts.reduce((sum, verdict) => sum + verdict.files, 0);
     return fonts === 0
-      ? "There is no font in this drop."
-      : `This drop brings nothing new: ${fonts === 1 ? "its font is" : `all ${number(fonts)} fonts are`} held already or left out.`;
+      ? "There are no fonts in this drop."
+      : `Nothing new in this drop: ${fonts === 1 ? "its font is" : `all ${number(fonts)} fonts are`} already held or left out.`;
   }
   return [
-    decide > 0 && `${families(decide)} to decide on`,
-    plain > 0 && `${families(plain)} to take in as ${plain === 1 ? "it is" : "they are"}`,
+    decide > 0 && `${families(decide)} ${decide === 1 ? "needs" : "need"} a decision`,
+    plain > 0 && `${families(plain)} ready to accept`,
     nothingNew > 0 && `${families(nothingNew)} with nothing new`,
   ]
     .filter(Boolean)
@@ -253,7 +252,7 @@ export function willTakeIn(verdicts: IntakeOverview["verdicts"]): string {
   const going = verdicts
     .filter((verdict) => verdict.included > 0)
     .map(({ verdict, included }) => ({ verdict, files: included }));
-  return going.length > 0 ? `Takes in ${verdictsInWords(going)}.` : "";
+  return going.length > 0 ? `Adds ${verdictsInWords(going)}.` : "";
 }
 
 /** What is offered to be recorded with an intake. */

@@ -9,7 +9,7 @@ export type LicenseFilter = { basis: string; holder: string; state: string };
 
 /** The words of the sentence by which licenses are narrowed, but for the holder, who is one of the clients. */
 export const choices: Record<"basis" | "state", Option[]> = {
-  basis: [["", "on any basis"], ...Object.entries(basisWords).map(([basis, said]): Option => [basis, said])],
+  basis: [["", "of any type"], ...Object.entries(basisWords).map(([basis, said]): Option => [basis, said])],
   state: [
     ["", "running or ended"],
     ["RUNNING", "running"],

@@ -113,7 +113,7 @@ describe("a license", () => {
     const state = recorded();
     const { user } = await open("/licenses/l1/terms", "Ostrel web license");
     const views = screen.getByLabelText(/page views/i);
-    const notice = screen.getByLabelText("Days of notice");
+    const notice = screen.getByLabelText("Notice period, days");
     await user.clear(views);
     await user.type(views, "half a million");
     await user.clear(notice);
@@ -135,7 +135,7 @@ describe("a license", () => {
   it("says that an end is past, without refusing it", async () => {
     recorded(license({}, { ends: "2020-01-31" }));
     await open("/licenses/l1/terms", "Ostrel web license");
-    expect(screen.getByText(/This day is past/)).toBeInTheDocument();
+    expect(screen.getByText(/This day is in the past/)).toBeInTheDocument();
   });
 
   it("shows what a colleague changed, takes it with one press, and leaves a choice where both did", async () => {
@@ -164,11 +164,11 @@ describe("a license", () => {
     await user.type(screen.getByLabelText("Notes"), "half a thought");
     await user.click(screen.getByRole("link", { name: "Families" }));
     const question = await screen.findByRole("dialog", { name: "Leave without saving?" });
-    await user.click(within(question).getByRole("button", { name: "Stay here" }));
+    await user.click(within(question).getByRole("button", { name: "Cancel" }));
     await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
     expect(screen.getByLabelText("Notes")).toHaveValue("half a thought");
     await user.click(screen.getByRole("link", { name: "Families" }));
-    await user.click(await screen.findByRole("button", { name: "Leave, and drop the changes" }));
+    await user.click(await screen.findByRole("button", { name: "Discard changes" }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/families"));
   });
 
@@ -200,14 +200,14 @@ describe("a license", () => {
 
   it("says why a record is not here, and offers another try when it only failed", async () => {
     network.use(http.get("*/api/licenses/l1", () => problem(404, "There is no license “l1”.")));
-    await open("/licenses/l1", "Not here");
+    await open("/licenses/l1", "Not found");
     expect(screen.getByText("There is no license “l1”.")).toBeInTheDocument();
     expect(screen.queryByRole("button", { name: "Try again" })).toBeNull();
   });
 
   it("offers another try when a record could not be read", async () => {
     network.use(http.get("*/api/licenses/l1", () => problem(500, "It broke.")));
-    const { user } = await open("/licenses/l1", "Not to be read");
+    const { user } = await open("/licenses/l1", "Couldn’t load this");
     recorded();
     await user.click(screen.getByRole("button", { name: "Try again" }));
     expect(await screen.findByRole("heading", { level: 1, name: "Ostrel web license" })).toBeInTheDocument();
@@ -248,13 +248,13 @@ describe("a license", () => {
     const { user, router } = await open("/licenses/l1/terms", "Ostrel web license");
     await user.click(screen.getByRole("button", { name: "Delete the license" }));
     const question = await screen.findByRole("dialog");
-    expect(question).toHaveTextContent("2 sites stand on it");
+    expect(question).toHaveTextContent("2 sites rely on it");
     await user.click(within(question).getByRole("button", { name: "Delete" }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/licenses"));
     // The message moves to the page that was gone to; it is pressed once that page stands.
-    await screen.findByText(/No license is recorded yet/);
+    await screen.findByText(/No licenses yet/);
     await user.click(await screen.findByRole("button", { name: "Undo" }));
-    expect(await screen.findByText("Taken back.")).toBeInTheDocument();
+    expect(await screen.findByText("Undone.")).toBeInTheDocument();
     expect(undone).toBe("h9");
   });
 });
@@ -404,7 +404,7 @@ describe("what licenses cost", () => {
     const euro = await screen.findByRole("region", { name: "Costs, EUR" });
     const row = (name: string) => within(euro).getByRole("row", { name: new RegExp(`^${name}`) });
     expect(row("Fernway")).toHaveTextContent("Fernway120.50–120.50");
-    expect(row("no site stands on it")).toHaveTextContent("–77");
+    expect(row("not used by any site")).toHaveTextContent("–77");
     expect(row("All together")).toHaveTextContent("120.507127.50");
     expect(screen.getByRole("region", { name: "Costs, USD" })).toHaveTextContent("Fernway1–1");
   });
@@ -415,9 +415,9 @@ describe("a list of licenses", () => {
     network.use(http.get("*/api/licenses", () => problem(500, "The database is busy.")));
     const { user } = await open("/licenses", "Licenses");
     expect(await screen.findByText("The database is busy.")).toBeInTheDocument();
-    expect(screen.queryByText(/No license is recorded yet/)).toBeNull();
+    expect(screen.queryByText(/No licenses yet/)).toBeNull();
     network.use(http.get("*/api/licenses", () => HttpResponse.json({ items: [], next: null })));
     await user.click(screen.getByRole("button", { name: "Try again" }));
-    expect(await screen.findByText(/No license is recorded yet/)).toBeInTheDocument();
+    expect(await screen.findByText(/No licenses yet/)).toBeInTheDocument();
   });
 });

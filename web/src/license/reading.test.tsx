@@ -68,12 +68,12 @@ describe("what is proposed from an agreement", () => {
     const { user, router } = await open("/licenses/new", "Record a license");
     await user.type(screen.getByLabelText("Name"), "Ostrel web license");
     await user.upload(screen.getByLabelText("Agreement to read"), new File(["%PDF-"], "terms.pdf"));
-    expect(await screen.findByText(/It seems to say 2 things/)).toBeInTheDocument();
+    expect(await screen.findByText(/Found 2 terms/)).toBeInTheDocument();
     expect(screen.getByText("You may not convert the fonts.")).toBeInTheDocument();
     expect(screen.getByLabelText("Proof of purchase")).toHaveValue("");
-    await user.click(screen.getByRole("button", { name: "Take: Proof of purchase" }));
+    await user.click(screen.getByRole("button", { name: "Use: Proof of purchase" }));
     expect(screen.getByLabelText("Proof of purchase")).toHaveValue("MT-17");
-    expect(screen.getByText("taken")).toBeInTheDocument();
+    expect(screen.getByText("used")).toBeInTheDocument();
     await user.click(screen.getByRole("button", { name: "Record" }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/licenses/l1"));
     expect(recorded[0]).toMatchObject({ proof: "MT-17", converting: "NOT_STATED" });
@@ -114,7 +114,7 @@ describe("terms", () => {
     );
     await open("/licenses/l1", "Ostrel web license");
     const row = (name: string) => screen.getByRole("row", { name: new RegExp(`^${name}`) });
-    expect(row("Use on web pages")).toHaveTextContent("Refusedpresumed on this basis");
+    expect(row("Use on web pages")).toHaveTextContent("Refusedpresumed for this license type");
     expect(row("Converting")).toHaveTextContent("Grantedby the text of the license");
     expect(row("Subsetting")).toHaveTextContent("RefusedNo subsetting. page 3");
     expect(row("Renaming")).toHaveTextContent(/Not stated$/);

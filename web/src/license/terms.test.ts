@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { aboutDays, emptyTerms, isCurrency, sent } from "./terms";
 
 describe("the terms of a license", () => {
-  it("are sent with empty days as none and whole days of notice", () => {
+  it("are sent with empty days as none and whole days’ notice period", () => {
     const typed = { ...emptyTerms, begins: "", ends: "2030-01-01", noticeDays: "45" as never };
     expect(sent(typed)).toMatchObject({ begins: null, ends: "2030-01-01", noticeDays: 45 });
     expect(sent({ ...emptyTerms, noticeDays: "" as never }).noticeDays).toBe(0);

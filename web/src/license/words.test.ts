@@ -21,9 +21,9 @@ describe("license words", () => {
     expect(endInWords(null, false)).toBe("does not end");
     expect(endInWords("2030-05-01", false)).toMatch(/^until .*2030/);
     expect(endInWords("2020-05-01", true)).toMatch(/^ended .*2020/);
-    expect(deleting(0)).toBe("No site stands on it.");
-    expect(deleting(1)).toMatch(/^1 site stands on it;/);
-    expect(deleting(20)).toMatch(/^20 sites stand on it;/);
+    expect(deleting(0)).toBe("Not used by any site.");
+    expect(deleting(1)).toMatch(/^1 site relies on it\./);
+    expect(deleting(20)).toMatch(/^20 sites rely on it\./);
     expect(oneForAll(212)).toMatch(/^One license for 212 families\./);
     expect(oneForAll(1)).not.toContain("One license");
   });

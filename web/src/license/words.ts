@@ -5,16 +5,15 @@ import { count, day, money, plainly } from "../shared/parts/format";
 export const words = {
   title: "Licenses",
   all: "All licenses",
-  below: "Over the coming eighteen months, soonest end first.",
+  below: "The next eighteen months, soonest end first.",
   record: "Record a license",
   filter: "Name, vendor or domain",
   which: "Which licenses",
-  state: "Running or ended",
+  state: "Active or ended",
   heldByAnyone: "held by anyone",
   heldByAgency: "held by the agency",
-  none: "No license is recorded yet. Record what the agency or its clients bought, were given or subscribe to.",
-  notStated:
-    "What is left at “not stated” is never taken for a yes: it is flagged, with what to ask the vendor.",
+  none: "No licenses yet. Record what the agency or its clients bought, were given or subscribe to.",
+  notStated: "Anything left at “not stated” counts as a no until the vendor confirms it.",
   save: "Save",
   saved: "Saved.",
   notSaved: "Not saved yet.",
@@ -22,7 +21,7 @@ export const words = {
   whatItIs: "What it is",
   name: "Name",
   nameNeeded: "A license needs a name.",
-  basis: "Basis",
+  basis: "License type",
   vendor: "Vendor",
   covers: "Covers",
   someFaces: "Some faces only",
@@ -53,9 +52,9 @@ export const words = {
   beginsEnds: "Begins, ends",
   begins: "Begins",
   ends: "Ends",
-  notice: "Days of notice",
-  noticeHelp: "days of notice",
-  past: "This day is past: the license is recorded as ended.",
+  notice: "Notice period, days",
+  noticeHelp: "days’ notice period",
+  past: "This day is in the past: the license is recorded as ended.",
   backwards: "It ends before it begins.",
   price: "Price",
   priceWrong: "Write an amount, such as 1,234.50.",
@@ -75,7 +74,7 @@ export const words = {
   noLimit: "no limit",
   domainLimitHelp: "How many domains may be listed. Leave empty for no limit.",
   counting: "Counted by",
-  developmentCounts: "named local and staging hosts take a place",
+  developmentCounts: "local and staging hosts count, too",
   pageViewLimit: "Page views a month",
   renews: "renews by itself",
   pricePer: "Paid",
@@ -85,26 +84,26 @@ export const words = {
   confirmedOn: "On",
   quote: "Quote the clause",
   quoteHint: "The sentence of the agreement that says so",
-  quotePlace: "Where it stands, such as page 3",
+  quotePlace: "Where it says so, such as page 3",
   leaves: "Leaves",
   timeLine: "Time line",
   coverage: "Coverage",
-  readTitle: "Read it from the agreement",
+  readTitle: "Fill in from the agreement",
   readDocument: "Choose the agreement",
   readFile: "Agreement to read",
-  readStored: "Read the attached one",
-  readHelp: "Or drop it here: a PDF or a text. Nothing is filled in before you take it over.",
+  readStored: "Read the attached agreement",
+  readHelp: "Or drop it here, as a PDF or a text. Nothing is filled in until you use it.",
   reading: "Reading…",
   paste: "Text of the agreement",
   pasteHint: "Or paste its text",
-  take: "Take",
-  takeAll: "Take all",
-  taken: "taken",
+  take: "Use",
+  takeAll: "Use all",
+  taken: "used",
   yes: "yes",
-  markHelp: "Mark a sentence to quote it as the clause of a term.",
+  markHelp: "Select a sentence to quote it as the clause of a term.",
   markAs: "Quote the clause for …",
   terms: {
-    BASIS: "Basis",
+    BASIS: "License type",
     SPDX: "Open license",
     WEB_USE: "Use on web pages",
     THIRD_PARTY: "Third-party hosting",
@@ -122,33 +121,33 @@ export const words = {
     BEGINS: "Begins",
     ENDS: "Ends",
     RENEWS: "Renews by itself",
-    NOTICE_DAYS: "Days of notice",
+    NOTICE_DAYS: "Notice period, days",
     PRICE: "Price",
     CURRENCY: "Currency",
     PROOF: "Proof of purchase",
   },
-  due: "What falls due",
-  nothingDue: "Nothing falls due in the coming eighteen months.",
+  due: "Coming up",
+  nothingDue: "Nothing is coming up in the next eighteen months.",
   costs: "Costs",
-  costsBelow: "What the coming twelve months cost, by the clients whose sites stand on each license.",
-  noCosts: "Nothing is paid in the coming twelve months.",
-  nobody: "no site stands on it",
+  costsBelow: "What the next twelve months cost, by the clients whose sites rely on each license.",
+  noCosts: "Nothing to pay in the next twelve months.",
+  nobody: "not used by any site",
   client: "Client",
   total: "Total",
   allTogether: "All together",
   howCosts:
-    "A license for several sites is divided equally among them. Counted are recorded payments, and what renews by itself for a price.",
-  ledger: "The ledger:",
-  importLedger: "Import a ledger",
-  ledgerFile: "Ledger to import",
+    "A license for several sites is split equally among them. Recorded payments count, and so do renewals with a price.",
+  ledger: "Export all licenses:",
+  importLedger: "Import licenses",
+  ledgerFile: "Licenses to import",
   acts: "What may be done",
   faces: "Faces",
   wholeFamily: "the whole family",
   standing: "Where it is used",
   noSites: "No site asks for what it covers yet.",
-  notPermitted: "Hosts that it does not name",
-  noHost: "no site stands on it yet",
-  overLimit: "has no place: more are named than it permits",
+  notPermitted: "Hosts that it doesn’t list",
+  noHost: "not used by any site yet",
+  overLimit: "over the limit: more are listed than it permits",
   money: "Dates and money",
   document: "Document",
   proofs: "Documents",
@@ -198,7 +197,7 @@ export const presumed: Partial<Record<LicenseDraft["basis"], string>> = {
 export const sourceWords: Record<License["acts"][number]["source"], string> = {
   TERMS: "",
   TEXT: "by the text of the license",
-  BASIS: "presumed on this basis",
+  BASIS: "presumed for this license type",
 };
 
 export const countingWords: Record<LicenseDraft["counting"], string> = {
@@ -241,9 +240,7 @@ export const clauseWords: Record<LicenseDraft["webUse"], string> = {
 
 /** What a list says that has no license; `text` is what their names, vendors or domains should have. */
 export function noneFits(text: string): string {
-  return text
-    ? `No license that fits has “${text}” in its name, vendor or domains.`
-    : "No license fits these words.";
+  return text ? `No matching license has “${text}” in its name, vendor or domains.` : "No licenses match.";
 }
 
 export function heldBy(client: string): string {
@@ -252,7 +249,7 @@ export function heldBy(client: string): string {
 
 export function oneForAll(families: number): string {
   return families > 1
-    ? `One license for ${count(families, "family", "families")}. What is left at “not stated” is never taken for a yes.`
+    ? `One license for ${count(families, "family", "families")}. Anything left at “not stated” counts as a no until the vendor confirms it.`
     : words.notStated;
 }
 
@@ -263,8 +260,8 @@ export function adding(domain: string): string {
 
 export function deleting(sites: number): string {
   return sites === 0
-    ? "No site stands on it."
-    : `${count(sites, "site stands", "sites stand")} on it; what they ask for is flagged as unlicensed, unless another license covers it.`;
+    ? "Not used by any site."
+    : `${count(sites, "site relies", "sites rely")} on it. What they ask for will be flagged as unlicensed, unless another license covers it.`;
 }
 
 /** When a license ends, in words. */
@@ -301,14 +298,16 @@ export function notAttached(why: string): string {
 
 /** How many more domains may be named. */
 export function places(free: number): string {
-  return free === 0 ? "No place is free." : `${count(free, "place is", "places are")} free.`;
+  return free === 0
+    ? "The limit is reached."
+    : `${count(free, "more domain", "more domains")} may be listed.`;
 }
 
 /** How much an agreement seems to say. */
 export function found(proposals: number): string {
   return proposals === 0
-    ? "Nothing was recognized. Read it, and record what it says."
-    : `It seems to say ${count(proposals, "thing", "things")}. Read the words before you take one over.`;
+    ? "No terms were found. Read it, and fill in what it says."
+    : `Found ${count(proposals, "term")}. Read the words before you use one.`;
 }
 
 export const dueWords: Record<Due["kind"], string> = {

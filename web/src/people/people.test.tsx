@@ -78,7 +78,7 @@ describe("people", () => {
     await user.type(screen.getByLabelText("Signs in as"), "wen");
     await user.click(screen.getByRole("button", { name: "Add, and make a link" }));
     expect(await screen.findByText("http://localhost:8600/join/tok")).toBeInTheDocument();
-    expect(await screen.findByText("has not joined yet")).toBeInTheDocument();
+    expect(await screen.findByText("hasn’t joined yet")).toBeInTheDocument();
     expect(screen.getByLabelText("Name")).toHaveValue("");
   });
 
@@ -118,13 +118,13 @@ describe("joining", () => {
     const { user } = await open("/join/tok");
     expect(await screen.findByText(/Welcome, Wen Li\./)).toBeInTheDocument();
     await user.type(screen.getByLabelText("Choose a password"), "short");
-    await user.type(screen.getByLabelText("The same again"), "short");
+    await user.type(screen.getByLabelText("Repeat the password"), "short");
     await user.click(screen.getByRole("button", { name: "Join" }));
     expect(await screen.findByRole("alert")).toHaveTextContent("10 characters or more");
     await user.type(screen.getByLabelText("Choose a password"), " but longer");
     await user.click(screen.getByRole("button", { name: "Join" }));
     await waitFor(() => expect(screen.getByRole("alert")).toHaveTextContent("The two passwords differ."));
-    await user.type(screen.getByLabelText("The same again"), " but longer");
+    await user.type(screen.getByLabelText("Repeat the password"), " but longer");
     await user.click(screen.getByRole("button", { name: "Join" }));
     await waitFor(() => expect(screen.getByRole("alert")).toHaveTextContent("This link was used"));
   });

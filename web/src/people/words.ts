@@ -9,7 +9,7 @@ export const words = {
   signsInAs: "Signs in as",
   level: "Level",
   you: "you",
-  notJoined: "has not joined yet",
+  notJoined: "hasn’t joined yet",
   newLink: "New link",
   remove: "Remove",
   removing: "They are signed out everywhere at once. Their name stays in the history.",
@@ -39,5 +39,5 @@ export function howMany(present: number): string {
 }
 
 export function gone(names: string[]): string {
-  return `Not with the agency any more, kept for the history: ${names.join(", ")}.`;
+  return `No longer with the agency, kept for the history: ${names.join(", ")}.`;
 }

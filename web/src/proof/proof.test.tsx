@@ -35,20 +35,18 @@ function reading(path: string) {
 describe("proof-reading", () => {
   it("marks a finding in its line and corrects it by one press", async () => {
     const asked = reading("*/api/proof");
-    const { user } = await open("/proof", "Proof-read a style sheet");
+    const { user } = await open("/proof", "Check a style sheet");
     await user.click(screen.getByRole("textbox", { name: /^Paste the CSS/ }));
     await user.paste(css);
-    await user.click(screen.getByRole("button", { name: "Read it" }));
-    expect(
-      await screen.findByText("2 findings; 1 with a correction, 1 to be mended by hand."),
-    ).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Check it" }));
+    expect(await screen.findByText("2 findings; 1 with a correction, 1 to fix by hand.")).toBeInTheDocument();
     expect(screen.getByText("Harow", { selector: "mark" })).toBeInTheDocument();
     const note = screen.getByRole("group", { name: "2, line 1: Name mismatch" });
     expect(note).toHaveTextContent('"Harrow"');
     await user.click(within(note).getByRole("button", { name: "Correct it" }));
-    expect(await screen.findByText("1 finding, to be mended by hand.")).toBeInTheDocument();
+    expect(await screen.findByText("1 finding, to fix by hand.")).toBeInTheDocument();
     expect(asked.map((one) => one.css)).toEqual([css, 'body { font-family: "Harrow" }']);
-    expect(screen.queryByRole("button", { name: "Correct all that can be" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Correct all" })).toBeNull();
   });
 
   it("reads for a site, as it is served there, and keeps the text when reading fails", async () => {
@@ -60,16 +58,16 @@ describe("proof-reading", () => {
     expect(screen.getByLabelText(/^Address/)).toHaveValue("https://fernway.example/");
     await user.click(screen.getByRole("textbox", { name: /^Paste the CSS/ }));
     await user.paste(css);
-    await user.click(screen.getByRole("button", { name: "Read it" }));
+    await user.click(screen.getByRole("button", { name: "Check it" }));
     expect(await screen.findByRole("alert")).toHaveTextContent("“x” is no address.");
     expect(screen.getByRole("textbox", { name: /^Paste the CSS/ })).toHaveValue(css);
   });
 
   it("reads a file that is chosen, and gives its text back to be edited", async () => {
     const asked = reading("*/api/proof");
-    const { user } = await open("/proof", "Proof-read a style sheet");
+    const { user } = await open("/proof", "Check a style sheet");
     await user.upload(
-      screen.getByLabelText("Style sheet to read"),
+      screen.getByLabelText("Style sheet to check"),
       new File([css], "site.css", { type: "text/css" }),
     );
     await screen.findByText(/^2 findings/);
@@ -81,7 +79,7 @@ describe("proof-reading", () => {
   it("says how it stands", () => {
     expect(standing([])).toBe("Nothing is wrong with its fonts.");
     expect(standing([mismatch, mismatch])).toBe("2 findings, all with a correction.");
-    expect(standing([held])).toBe("1 finding, to be mended by hand.");
+    expect(standing([held])).toBe("1 finding, to fix by hand.");
     expect(kindOf({ kind: "new-kind" })).toBe("new-kind");
     expect(Object.keys(kindWords)).toHaveLength(25);
   });

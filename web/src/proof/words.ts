@@ -1,26 +1,26 @@
 import type { Finding } from "../shared/api/types";
 import { count } from "../shared/parts/format";
 
-/** What proof-reading says. */
+/** What the CSS check says. */
 export const words = {
-  title: "Proof-read a style sheet",
-  below: "What in its fonts is wrong, line by line, with the correction beside it.",
-  paste: "Paste the CSS that is on the host, or that is about to be pasted",
+  title: "Check a style sheet",
+  below: "What’s wrong with its fonts, line by line, with corrections.",
+  paste: "Paste the CSS that’s on the host, or that’s about to go there",
   hint: "@font-face { … }",
-  read: "Read it",
-  reading: "Reading …",
+  read: "Check it",
+  reading: "Checking …",
   choose: "Choose a CSS file",
-  chooseLabel: "Style sheet to read",
+  chooseLabel: "Style sheet to check",
   address: "Address of the style sheet or its page",
   addressHint: "https://client.example/",
   edit: "Edit the text",
-  another: "Read another",
-  all: "Correct all that can be",
+  another: "Check another",
+  all: "Correct all",
   copy: "Copy the text",
   clean: "Nothing is wrong with its fonts.",
   apply: "Correct it",
-  byHand: "To be mended by hand.",
-  proof: "Proof",
+  byHand: "Fix this by hand.",
+  proof: "CSS",
 };
 
 export const kindWords: Record<string, string> = {
@@ -65,8 +65,8 @@ export function standing(findings: readonly Finding[]): string {
   return mendable === findings.length
     ? `${found}, all with a correction.`
     : mendable === 0
-      ? `${found}, to be mended by hand.`
-      : `${found}; ${mendable} with a correction, ${findings.length - mendable} to be mended by hand.`;
+      ? `${found}, to fix by hand.`
+      : `${found}; ${mendable} with a correction, ${findings.length - mendable} to fix by hand.`;
 }
 
 export function folded(lines: number): string {

@@ -270,7 +270,7 @@ describe("sending", () => {
         once: true,
       }),
     );
-    expect(await sent(address, "{}")).toBe("It was not taken: There is no such key.");
+    expect(await sent(address, "{}")).toBe("Not accepted: There is no such key.");
     network.use(http.post(address, () => HttpResponse.error()));
     expect(await sent(address, "{}")).toBe(words.notSent);
   });

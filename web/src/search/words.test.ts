@@ -25,18 +25,20 @@ describe("what the search says", () => {
     );
     const near = { ...hit, detail: "drawn alike to 93 %" };
     expect(answerTo("a.ttf", { held: false, hits: [near, { ...near, name: "Marl Bold" }] })).toBe(
-      "No, a.ttf is not held. Nearest: Ostrel Black (drawn alike to 93 %) and Marl Bold (drawn alike to 93 %).",
+      "No, a.ttf isn’t in the inventory. Nearest: Ostrel Black (drawn alike to 93 %) and Marl Bold (drawn alike to 93 %).",
     );
     expect(answerTo("a.ttf", { held: false, hits: [] })).toBe(
-      "No, a.ttf is not held, nor anything drawn like it.",
+      "No, a.ttf isn’t in the inventory, nor is anything like it.",
     );
   });
 
   it("names the nearest only where there are any", () => {
-    expect(notHeldAs("garmond", { held: false, hits: [] })).toBe("Not held: “garmond”.");
+    expect(notHeldAs("garmond", { held: false, hits: [] })).toBe("Not in the inventory: “garmond”.");
     expect(notHeldAs("garmond", { held: false, hits: [hit] })).toBe(
-      "Not held: “garmond”. The nearest that are:",
+      "Not in the inventory: “garmond”. The nearest ones that are:",
     );
-    expect(notHeldAs("x", { held: false, hits: [{ ...hit, type: "LICENSE" }] })).toBe("Not held: “x”.");
+    expect(notHeldAs("x", { held: false, hits: [{ ...hit, type: "LICENSE" }] })).toBe(
+      "Not in the inventory: “x”.",
+    );
   });
 });

@@ -6,9 +6,9 @@ export const words = {
   search: "Search",
   hint: "Search  /",
   dropHint: "Do we hold this?",
-  ask: "Ask by a font file",
-  notHeld: "Not held",
-  nearest: "The nearest that are:",
+  ask: "Check a font file",
+  notHeld: "Not in the inventory",
+  nearest: "The nearest ones that are:",
 };
 
 /** Where a hit leads, and what it is called. */
@@ -28,7 +28,7 @@ export function placeOf({ type, id, face }: Hit): string {
   return `${kinds[type].to}${id}${face && `?face=${encodeURIComponent(face)}`}`;
 }
 
-/** The answer to a file: whether it is held, or what is drawn most like it. */
+/** The answer to a file: whether it is held, or what has the most similar outlines. */
 export function answerTo(fileName: string, { held, hits }: Found): string {
   const [first] = hits;
   if (held && first) {
@@ -36,8 +36,8 @@ export function answerTo(fileName: string, { held, hits }: Found): string {
   }
   const near = hits.map((hit) => `${hit.name} (${hit.detail})`);
   return near.length > 0
-    ? `No, ${fileName} is not held. Nearest: ${listed(near)}.`
-    : `No, ${fileName} is not held, nor anything drawn like it.`;
+    ? `No, ${fileName} isn’t in the inventory. Nearest: ${listed(near)}.`
+    : `No, ${fileName} isn’t in the inventory, nor is anything like it.`;
 }
 
 /** What is said under the field of words by which no family is meant. */

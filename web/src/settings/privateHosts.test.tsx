@@ -41,21 +41,21 @@ describe("hosts inside", () => {
     const { user } = await open("/settings", "Settings");
     expect(await screen.findByText("None: checks connect to the public Internet only.")).toBeInTheDocument();
     await user.type(screen.getByLabelText("Host and port"), "nowhere");
-    await user.click(screen.getByRole("button", { name: "Allow it" }));
+    await user.click(screen.getByRole("button", { name: "Allow" }));
     expect(await screen.findByText("“nowhere” is no host with a port.")).toBeInTheDocument();
     expect(screen.getByLabelText("Host and port")).toHaveValue("nowhere");
     await user.clear(screen.getByLabelText("Host and port"));
     await user.type(screen.getByLabelText("Host and port"), " 10.0.0.5:443 ");
-    await user.click(screen.getByRole("button", { name: "Allow it" }));
+    await user.click(screen.getByRole("button", { name: "Allow" }));
     const row = (await screen.findByText("10.0.0.5:443")).closest("li")!;
     expect(row).toHaveTextContent("priya, May 10, 2030");
     expect(screen.getByLabelText("Host and port")).toHaveValue("");
-    await user.click(within(row).getByRole("button", { name: "Refuse it" }));
+    await user.click(within(row).getByRole("button", { name: "Remove" }));
     expect(await screen.findByText("None: checks connect to the public Internet only.")).toBeInTheDocument();
   });
 
   it("are no matter of an editor", async () => {
     await open("/settings", "Settings");
-    expect(screen.queryByText("Hosts inside")).toBeNull();
+    expect(screen.queryByText("Internal hosts")).toBeNull();
   });
 });

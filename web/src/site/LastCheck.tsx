@@ -19,7 +19,7 @@ export function LastCheck({ siteId }: { siteId: string }) {
       {last &&
         (last.pagesWithErrors === 0
           ? `: ${count(last.pagesRead, "page")}, all right.`
-          : `: ${last.pagesWithErrors} of ${count(last.pagesRead, "page")} with something wrong.`)}
+          : `: ${last.pagesWithErrors} of ${count(last.pagesRead, "page")} with errors.`)}
       {shown !== "" && (
         <>
           {" "}

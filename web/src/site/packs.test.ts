@@ -22,8 +22,8 @@ describe("notAllowed", () => {
     expect(notAllowed(rows)).toEqual(["Ostrel Bold"]);
   });
   it("is said with its number", () => {
-    expect(anywayInWords(["Ostrel Bold"])).toContain("Ostrel Bold is not allowed");
-    expect(anywayInWords(["Ostrel Bold", "Ostrel Light"])).toContain("are not allowed");
+    expect(anywayInWords(["Ostrel Bold"])).toContain("Ostrel Bold isn’t allowed");
+    expect(anywayInWords(["Ostrel Bold", "Ostrel Light"])).toContain("aren’t allowed");
   });
 });
 
@@ -53,27 +53,27 @@ describe("what changed between packs", () => {
   });
   it("says when nothing did, and when there is none before", () => {
     const none = { files: [], came: [], went: [] };
-    expect(differenceSince("2030-05-01T10:00:00Z", none)).toContain("Nothing");
+    expect(differenceSince("2030-05-01T10:00:00Z", none)).toContain("No differences");
     expect(differenceSince(null, none)).toContain("first");
     const some = { files: [], came: ["h1 {}"], went: [] };
-    expect(differenceSince("2030-05-01T10:00:00Z", some)).toContain("Against");
+    expect(differenceSince("2030-05-01T10:00:00Z", some)).toContain("Compared with");
   });
 });
 
 describe("how a site stands", () => {
   it.each([
-    [[row("Bold", "ALLOWED")], "The one face that is asked for is held and may go out on every domain."],
+    [[row("Bold", "ALLOWED")], "The one face it asks for is in the inventory and cleared on every domain."],
     [
       [row("Bold", "ALLOWED"), row("Bold", "ALLOWED"), row("Regular", "ALLOWED")],
-      "All 2 faces that are asked for are held and may go out on every domain.",
+      "All 2 faces it asks for are in the inventory and cleared on every domain.",
     ],
     [
       [row("Bold", "ALLOWED", 0), row("Regular", "ALLOWED")],
-      "1 of 2 faces may go out on every domain; Ostrel Bold is not held.",
+      "1 of 2 faces is cleared on every domain; Ostrel Bold isn’t in the inventory.",
     ],
     [
       [row("Bold", "REFUSED"), row("Regular", "NOT_STATED"), row("Black", "REFUSED", 0)],
-      "0 of 3 faces may go out on every domain; 2 may not, or not on every domain, and Ostrel Black is not held.",
+      "0 of 3 faces are cleared on every domain; 2 aren’t, and Ostrel Black isn’t in the inventory.",
     ],
   ])("counts each face once: %#", (rows, said) => {
     expect(standing(rows)).toBe(said);

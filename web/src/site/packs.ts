@@ -28,14 +28,14 @@ export function standing(rows: Decided[]): string {
   const good = faces.size - notHeld.length - barred;
   if (good === faces.size) {
     return faces.size === 1
-      ? "The one face that is asked for is held and may go out on every domain."
-      : `All ${faces.size} faces that are asked for are held and may go out on every domain.`;
+      ? "The one face it asks for is in the inventory and cleared on every domain."
+      : `All ${faces.size} faces it asks for are in the inventory and cleared on every domain.`;
   }
   const but = [
-    barred > 0 && `${barred} may not, or not on every domain`,
-    notHeld.length > 0 && `${listed(notHeld)} ${notHeld.length === 1 ? "is" : "are"} not held`,
+    barred > 0 && `${barred} ${barred === 1 ? "isn’t" : "aren’t"}`,
+    notHeld.length > 0 && `${listed(notHeld)} ${notHeld.length === 1 ? "isn’t" : "aren’t"} in the inventory`,
   ].filter((part) => part !== false);
-  return `${good} of ${count(faces.size, "face")} may go out on every domain; ${but.join(", and ")}.`;
+  return `${good} of ${count(faces.size, "face")} ${good === 1 ? "is" : "are"} cleared on every domain; ${but.join(", and ")}.`;
 }
 
 /** Whether the text roles are shown as asked on the pages, with the pack that is deployed there. */

@@ -132,17 +132,17 @@ describe("a site", () => {
       ),
     );
     const { user } = await open("/sites/s1", "Fernway");
-    await user.click(await screen.findByText(/^Ostrel Bold is not allowed here/));
-    await user.click(screen.getByRole("button", { name: "Make it with them" }));
-    expect(await screen.findByText("Say why it is made all the same.")).toBeInTheDocument();
+    await user.click(await screen.findByText(/^Ostrel Bold isn’t allowed here/));
+    await user.click(screen.getByRole("button", { name: "Make it anyway" }));
+    expect(await screen.findByText("Say why it’s made anyway.")).toBeInTheDocument();
     expect(reasons).toEqual([]);
     await user.type(screen.getByLabelText("Why"), "agreed by phone");
-    await user.click(screen.getByRole("button", { name: "Make it with them" }));
+    await user.click(screen.getByRole("button", { name: "Make it anyway" }));
     expect(
-      await screen.findByText("Made with what is not allowed, because: agreed by phone"),
+      await screen.findByText("Made with faces that aren’t allowed, because: agreed by phone"),
     ).toBeInTheDocument();
     expect(reasons).toEqual([{ reason: "agreed by phone" }]);
-    await user.click(screen.getAllByText("What it changed")[0]!);
+    await user.click(screen.getAllByText("What changed")[0]!);
     expect(await screen.findByText("new, 12 kB")).toBeInTheDocument();
     expect(screen.getByText("+ h1 { font-weight: 700 }")).toBeInTheDocument();
     expect(screen.getByText("Earlier packs")).toBeInTheDocument();
@@ -227,7 +227,7 @@ describe("a site", () => {
     const { router } = await open("/sites/s1/record", "Fernway");
     expect(await screen.findByRole("button", { name: "Save" })).toBeDisabled();
     for (const [place, shown] of [
-      ["", "None made yet. Only faces that are held and allowed on every domain go in."],
+      ["", "No pack yet. It will contain the faces that are held and allowed on every domain."],
       ["/type", "Headings"],
       ["/record", "Name and domains"],
     ] as const) {

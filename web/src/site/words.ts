@@ -24,7 +24,7 @@ export const words = {
   domainsHelp: "Every host on which visitors see the site.",
   statement: "Statement for the client",
   staging: "Staging",
-  stagingHelp: "Those that visitors do not see; licenses may permit them apart.",
+  stagingHelp: "Hosts that visitors don’t see; licenses may permit them separately.",
   importViews: "Import a CSV",
   viewsFile: "Page views to import",
   viewsFileIs:
@@ -40,33 +40,33 @@ export const words = {
   allowed: "Allowed",
   askedHeldAllowed: "Asked, held, allowed",
   chooseType: "Choose its type",
-  every: "every face against every domain",
-  asksNothing: "This site asks for nothing yet.",
+  every: "every face on every domain",
+  asksNothing: "No type chosen yet.",
   notHeld: "Not held",
   packMakes: "a pack makes the WOFF2",
-  noDomainToDecide: "no domain to decide on",
+  noDomainToDecide: "no domain yet",
   then: "then",
   chooseFamily: "Choose a family",
   removeRole: "Remove",
   askOther: "Ask for another face",
   pack: "Pack",
   packIs: "WOFF2 files, a style sheet, a specimen page and the licenses",
-  noPack: "None made yet. Only faces that are held and allowed on every domain go in.",
+  noPack: "No pack yet. It will contain the faces that are held and allowed on every domain.",
   outdated: "This pack is out of date.",
   download: "Download the pack",
   making: "Making …",
   makeNew: "Make a new pack",
   make: "Make a pack",
-  makeAnyway: "Make it with them",
+  makeAnyway: "Make it anyway",
   anywayWhy: "Why",
-  anywayHelp: "Recorded in the pack and in the history; it stays flagged until the faces are allowed.",
-  anywayNeeded: "Say why it is made all the same.",
+  anywayHelp: "Recorded in the pack and in the history. The faces stay flagged until they’re allowed.",
+  anywayNeeded: "Say why it’s made anyway.",
   checklist: "By hand, on the host",
   earlier: "Earlier packs",
   downloadIt: "Download",
-  difference: "What it changed",
-  rulesCame: "Rules that came",
-  rulesWent: "Rules that went",
+  difference: "What changed",
+  rulesCame: "Rules added",
+  rulesWent: "Rules removed",
   fillIn: "Values to fill in on the host",
   fillInNone: "Packs of earlier versions have no such table. Make a new pack.",
   fillInDone: "Done",
@@ -76,8 +76,8 @@ export const words = {
   asItIs: "as it is",
   fallbacks: "Fallbacks",
   fallbacksUsual: "what most systems have",
-  place: "It is placed",
-  unplace: "It is not placed",
+  place: "Mark as deployed",
+  unplace: "Mark as not deployed",
   placedSaid: "Recorded.",
   remove: "Delete the site",
   delete: "Delete",
@@ -135,11 +135,11 @@ export function weightInWords(weight: { faces: number; bytes: number; guessed: b
 /** How far the making of a pack is. */
 export function makingInWords({ done, total }: Pick<PackMaking, "done" | "total">): string {
   if (total === 0) {
-    return "The faces are being counted.";
+    return "Counting the faces …";
   }
   return done < total
     ? `${done} of ${count(total, "face")} made.`
-    : "All faces are made; the pack is put together.";
+    : "All faces are made. Putting the pack together …";
 }
 
 export function packInWords(pack: Pack, files: number): string {
@@ -160,26 +160,26 @@ export function settingInWords(role: Pick<Role, keyof typeof settingWords | "fal
 }
 
 export function fakedInWords(faked: string[]): string {
-  return `Faked by browsers where it appears, as no face is chosen for it: ${listed(faked)}.`;
+  return `No face is chosen for ${listed(faked)}, so browsers fake it where it appears.`;
 }
 
 export function madeAnyway(reason: string): string {
-  return `Made with what is not allowed, because: ${reason}`;
+  return `Made with faces that aren’t allowed, because: ${reason}`;
 }
 
 export function anywayInWords(faces: string[]): string {
-  return `${listed(faces)} ${faces.length === 1 ? "is" : "are"} not allowed here and ${
+  return `${listed(faces)} ${faces.length === 1 ? "isn’t" : "aren’t"} allowed here and ${
     faces.length === 1 ? "stays" : "stay"
-  } out of packs. Make one with ${faces.length === 1 ? "it" : "them"} all the same?`;
+  } out of packs. Make one with ${faces.length === 1 ? "it" : "them"} anyway?`;
 }
 
 /** Against which pack another is held, and whether anything differs. */
 export function differenceSince(since: string | null, changed: PackDifference): string {
   if (since === null) {
-    return "It is the first pack of the site.";
+    return "This is the site’s first pack.";
   }
   const nothing = changed.files.length + changed.came.length + changed.went.length === 0;
-  return `${nothing ? "Nothing differs from" : "Against"} the pack of ${moment(since)}${nothing ? "." : ":"}`;
+  return `${nothing ? "No differences from" : "Compared with"} the pack of ${moment(since)}${nothing ? "." : ":"}`;
 }
 
 /** What a host's form asks for a file, in the order in which forms do. */
@@ -195,7 +195,7 @@ export const fillInColumns: { key: Exclude<keyof PackedFile, "bytes">; label: st
 ];
 
 export function placedInWords(on: string): string {
-  return `Placed on ${day(on)}.`;
+  return `Deployed on ${day(on)}.`;
 }
 
 export function deleting(roles: number): string {
@@ -206,15 +206,15 @@ export function viewsImported(months: number): string {
   return `Recorded the page views of ${count(months, "month", "months")}.`;
 }
 
-/** What is cut of a site's faces, in one sentence. */
-export function cutInWords(weight: SiteWeight): string {
-  const cut = weight.faces.filter((face) => face.kept !== null);
-  if (cut.length === 0) {
+/** What subsetting leaves of a site's faces, in one sentence. */
+export function subsetInWords(weight: SiteWeight): string {
+  const subset = weight.faces.filter((face) => face.kept !== null);
+  if (subset.length === 0) {
     return "";
   }
-  const held = cut.reduce((sum, face) => sum + face.held, 0);
-  const bytes = cut.reduce((sum, face) => sum + face.bytes, 0);
-  return `${kB(held)} held, ${kB(bytes)} as cut.`;
+  const held = subset.reduce((sum, face) => sum + face.held, 0);
+  const bytes = subset.reduce((sum, face) => sum + face.bytes, 0);
+  return `${kB(held)} held, ${kB(bytes)} as subsets.`;
 }
 
 /** What a face weighs as delivered; nothing while that is not known. */

@@ -177,7 +177,7 @@ describe("the coverage page", () => {
     await user.keyboard("{ArrowRight}");
     await user.click(await screen.findByRole("button", { name: "Extend a license …" }));
     const dialog = await screen.findByRole("dialog");
-    const record = within(dialog).getByRole("button", { name: "Record it" });
+    const record = within(dialog).getByRole("button", { name: "Extend" });
     expect(record).toBeDisabled();
     await user.type(within(dialog).getByLabelText("Who at the vendor agreed"), "Ana Reyes");
     expect(record).toBeDisabled();

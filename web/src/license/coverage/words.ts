@@ -4,28 +4,28 @@ import { count, listed } from "../../shared/parts/format";
 /** What the coverage page says. */
 export const words = {
   title: "Coverage",
-  below: "Families down, sites across: where each may be used, and where it is. Trouble comes first.",
+  below: "Every family on every site: allowed, and in use. Problems first.",
   filter: "Family",
   client: "Client",
   allClients: "all clients",
   used: "in use only",
-  none: "No family and site to cross yet.",
+  none: "No families and sites yet.",
   loading: "…",
-  pick: "Walk with the arrow keys; a letter goes to the next family that begins with it.",
+  pick: "Move with the arrow keys; type a letter to jump to the next family that begins with it.",
   recordLicense: "Record a license",
   askVendor: "Ask the vendor",
   renew: "Renew it",
   attach: "Extend a license …",
   attachTitle: "Extend a license",
-  attachIt: "Record it",
-  leave: "Not now",
+  attachIt: "Extend",
+  leave: "Cancel",
   license: "License",
   agreedBy: "Who at the vendor agreed",
   agreedOn: "On which day",
   agreedProof: "What shows it",
   agreedProofHelp: "A message, an order number, an invoice",
   seeLicense: "See the license",
-  changeFace: "Change the face, or take it off the site",
+  changeFace: "Change the face, or remove it from the site",
   noLicense: "No license covers it.",
   partly: "It covers some faces only.",
 };
@@ -47,12 +47,12 @@ export function cellInWords(family: string, site: string, cell: Crossed | undefi
 
 /** What a site asks of a family. */
 export function asksFor(faces: string[]): string {
-  return faces.length > 0 ? `It asks for ${listed(faces)}.` : "It does not use it.";
+  return faces.length > 0 ? `It asks for ${listed(faces)}.` : "Not used here.";
 }
 
 /** To name a domain on a license; the vendor has to permit it, which the license's page says. */
 export function nameOn(domain: string, license: string): string {
-  return `Name ${domain} on “${license}”`;
+  return `Add ${domain} to “${license}”`;
 }
 
 export function size(families: number, sites: number): string {

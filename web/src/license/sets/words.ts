@@ -4,7 +4,7 @@ export const words = {
   all: "All sets of terms",
   below:
     "Terms that many licenses have, such as a vendor’s usual ones. A license starts from a copy and keeps it.",
-  none: "No set of terms yet. Open a license that was read and recorded with care, and keep its terms as a set.",
+  none: "No set of terms yet. Open a license, and keep its terms as a set.",
   start: "Record a license on these terms",
   delete: "Delete",
   deleteThis: "Delete the set",
@@ -13,11 +13,10 @@ export const words = {
   editBelow: "Licenses that started from it keep what they have.",
   keepTitle: "Keep as a set of terms",
   keep: "Keep",
-  leave: "Not now",
+  leave: "Cancel",
   setName: "Name of the set",
   kept: "Kept as a set of terms.",
-  whatIsKept:
-    "Kept are the terms: not the families, the holder, the domains named, the days and the proofs of this purchase.",
+  whatIsKept: "The terms are kept, but not the families, holder, domains, dates and proofs of this purchase.",
 };
 
 /** What a new set is called at first: by the vendor and the year in which its terms were read. */

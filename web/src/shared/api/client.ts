@@ -17,7 +17,7 @@ export class ProblemError extends Error {
 /** No answer at all: the server is down or cannot be reached. */
 export class NoAnswerError extends Error {
   constructor() {
-    super("The server does not answer. What is on this page stays; try again when it is back.");
+    super("The server isn’t responding. Nothing on this page is lost; try again when it’s back.");
   }
 }
 

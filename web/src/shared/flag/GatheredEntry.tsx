@@ -43,10 +43,10 @@ export function GatheredEntry({ entry, filter, opened = false }: Props) {
             type="button"
             className="act"
             aria-expanded={open}
-            aria-label={`${open ? "Fold" : "Unfold"}: ${entry.title}`}
+            aria-label={`${open ? "Collapse" : "Expand"}: ${entry.title}`}
             onClick={() => setOpen(!open)}
           >
-            {open ? words.fold : `Unfold ${number(entry.count)}`}
+            {open ? words.fold : `Expand ${number(entry.count)}`}
           </button>
         </div>
       )}

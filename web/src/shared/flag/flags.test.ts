@@ -49,8 +49,8 @@ describe("flags", () => {
     expect(spread({ families: 212, sites: 1, count: 300 })).toBe("212 families");
     expect(spread({ families: 2, sites: 3, count: 6 })).toBe("2 families, 3 sites");
     expect(spread({ families: 1, sites: 1, count: 1 })).toBe("1 flag");
-    expect(handed(2, "Priya")).toBe("Handed 2 flags to Priya.");
-    expect(handed(1, undefined)).toBe("Handed 1 flag to nobody.");
+    expect(handed(2, "Priya")).toBe("Assigned 2 flags to Priya.");
+    expect(handed(1, undefined)).toBe("Unassigned 1 flag.");
     expect(accepted("2030-05-01", "asked the vendor")).toMatch(/^Accepted until .*2030.*: asked the vendor$/);
   });
 

@@ -207,7 +207,7 @@ export function wayOf(flag: Flag): [string, string] {
     case "RECORD_LICENSE":
       return ["Record a license", `/licenses/new?family=${flag.familyId}`];
     case "RENEW_LICENSE":
-      return ["Renew it", `${license}/terms#dates`];
+      return ["Renew", `${license}/terms#dates`];
     case "PERMIT_DOMAIN":
       return ["Add the domain", `${license}/terms?domain=${flag.domain}#domains`];
     case "ATTACH_AGREEMENT":
@@ -229,7 +229,7 @@ export function wayOf(flag: Flag): [string, string] {
     case "OPEN_CHECK":
       return ["See the pages", `/sites/${flag.siteId}/pages`];
     case "TAKE_IN":
-      return ["Take it in", `/sites/${flag.siteId}/pages#fonts`];
+      return ["Add to an intake", `/sites/${flag.siteId}/pages#fonts`];
     case "EDIT_LICENSE":
       return flag.licenseId
         ? ["Edit the terms", `${license}/terms`]

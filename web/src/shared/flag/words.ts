@@ -31,21 +31,21 @@ export function toneOf(flag: { severity: Flag["severity"]; kind?: Flag["kind"] |
 
 /** What notes, entries and decisions about flags say. */
 export const words = {
-  decide: "Accept, hand over, comment",
+  decide: "Accept, assign, comment",
   acceptUntil: "Accept until …",
-  handTo: "Hand to",
+  handTo: "Assign to",
   nobody: "Nobody",
   until: "Until",
   why: "Why",
   whyNeeded: "Say why, for those who look at it later.",
-  stands: "It stands aside until that day, and comes back the day after unless its cause is gone.",
-  leaveOpen: "Leave it open",
+  stands: "Hidden until then. It reopens the day after if the problem is still there.",
+  leaveOpen: "Cancel",
   accept: "Accept",
   making: "Making WOFF2 …",
   makeWoff2: "Make WOFF2",
   oneLicense: "Record one license",
   makingAll: "Making …",
-  fold: "Fold",
+  fold: "Collapse",
 };
 
 export function accepted(until: string, reason: string): string {
@@ -53,7 +53,9 @@ export function accepted(until: string, reason: string): string {
 }
 
 export function handed(flags: number, name: string | undefined): string {
-  return `Handed ${count(flags, "flag")} to ${name ?? "nobody"}.`;
+  return name === undefined
+    ? `Unassigned ${count(flags, "flag")}.`
+    : `Assigned ${count(flags, "flag")} to ${name}.`;
 }
 
 /** How far the flags of one cause reach. */

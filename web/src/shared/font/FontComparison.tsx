@@ -45,7 +45,7 @@ function Overlay({ character, alike, one, other }: ChangedCharacter) {
       <svg
         viewBox={`-120 -1000 ${width + 240} 1350`}
         role="img"
-        aria-label={`${character}, alike to ${percent(alike)}`}
+        aria-label={`${character}, ${percent(alike)} similar`}
       >
         <line className="baseline" x1={-120} x2={width + 120} y1={0} y2={0} />
         <g transform="scale(1 -1)">

@@ -2,7 +2,7 @@ import type { FileComparison } from "../api/types";
 import { count, listed, number, percent } from "../parts/format";
 
 export const comparisonWords = {
-  drawn: "Drawn otherwise",
+  drawn: "Different outlines",
   drawnHelp: "those that differ most first",
   lost: "Only in the first",
   added: "Only in the second",
@@ -18,16 +18,18 @@ export const comparisonWords = {
 export function inShort(of: FileComparison): string {
   if (of.sameDrawing) {
     return of.facts.length === 0
-      ? "The same drawing, and nothing that the files say differs."
-      : "The same drawing: they differ only in what they say of themselves.";
+      ? "Same outlines and same metadata."
+      : "Same outlines; only their metadata differs.";
   }
   const parts = [
-    of.changedCount > 0 && `${count(of.changedCount, "character")} drawn otherwise`,
+    of.changedCount > 0 && `${count(of.changedCount, "character")} with different outlines`,
     of.lostCount > 0 && `${number(of.lostCount)} only in the first`,
     of.addedCount > 0 && `${number(of.addedCount)} only in the second`,
   ].filter((part) => part !== false);
-  const alike = `Alike to ${percent(of.likeness)}`;
-  return parts.length === 0 ? `${alike}; no character is drawn otherwise.` : `${alike}: ${listed(parts)}.`;
+  const alike = `${percent(of.likeness)} similar`;
+  return parts.length === 0
+    ? `${alike}; every character has the same outlines.`
+    : `${alike}: ${listed(parts)}.`;
 }
 
 /** How many more there are than are shown. */

@@ -74,7 +74,7 @@ describe("slots", () => {
     expect(drawn([one, same, other])).toEqual([same, other]);
     const slot = { ...staticSlot(400, "upright"), label: "Regular" };
     expect(cellInWords({ slot, files: [one, same, other], askedBy: ["Fernway"] }, true)).toBe(
-      "Regular: held as OTF TTF WOFF2, 2 drawings clash, no license; asked for by Fernway",
+      "Regular: held as OTF TTF WOFF2, 2 files in conflict, no license; asked for by Fernway",
     );
     expect(cellInWords({ slot: staticSlot(700, "italic"), files: [], askedBy: [] }, true)).toBe(
       "700 italic: not held",

@@ -153,7 +153,7 @@ export function formatsOf(files: { format: string }[]): string {
 export function cellInWords(cell: Cell, unlicensed: boolean, weighs?: string): string {
   const drawings = drawn(cell.files).length;
   const held = cell.files.length === 0 ? "not held" : `held as ${formatsOf(cell.files)}`;
-  const clash = drawings > 1 ? `, ${drawings} drawings clash` : "";
+  const clash = drawings > 1 ? `, ${drawings} files in conflict` : "";
   const license = unlicensed && cell.files.length > 0 ? ", no license" : "";
   const asked = cell.askedBy.length > 0 ? `; asked for by ${cell.askedBy.join(", ")}` : "";
   const delivered = weighs ? `; ${weighs} as delivered` : "";

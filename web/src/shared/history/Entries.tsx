@@ -26,7 +26,7 @@ export function Entry({ entry, linked }: { entry: HistoryEntry; linked?: boolean
       <div>
         {place ? <Link to={place}>{entry.text}</Link> : entry.text}
         {linked && entry.subjectType === "flag" && <div className="quiet">{entry.subjectName}</div>}
-        {entry.undone && <span className="quiet"> (taken back)</span>}
+        {entry.undone && <span className="quiet"> (undone)</span>}
         <Changes entry={entry} />
       </div>
     </div>

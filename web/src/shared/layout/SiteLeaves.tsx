@@ -36,7 +36,7 @@ export function SiteLeaves({ id }: { id: string }) {
         leaf("delivery", "Delivery"),
         leaf("pages", "Pages"),
         leaf("proof", "Proof"),
-        leaf("record", "Record"),
+        leaf("record", "Details"),
       ]}
     />
   );

@@ -26,7 +26,7 @@ export function Confirm(props: {
       <DialogContent>{props.children}</DialogContent>
       <DialogActions>
         <Button onClick={props.onClose} disabled={busy}>
-          Keep it
+          Cancel
         </Button>
         <Button variant="contained" disabled={busy} onClick={() => void confirm()}>
           {props.action}

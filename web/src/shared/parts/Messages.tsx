@@ -127,7 +127,7 @@ function Note({ message }: { message: Shown }) {
   const takeBack = async (entry: string) => {
     try {
       await api.POST("/api/history/{id}/undo", { params: { path: { id: entry } } });
-      tell(line, { text: "Taken back." });
+      tell(line, { text: "Undone." });
       await askAgain(client, "anything");
     } catch (error) {
       tell(line, { text: (error as Error).message, kind: "problem" });

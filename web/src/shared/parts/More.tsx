@@ -18,7 +18,7 @@ export function More({ more, loading }: { more?: () => void; loading: boolean })
   return more ? (
     <div ref={end} className="more">
       <Button onClick={more} disabled={loading}>
-        {loading ? "Reading more …" : "More"}
+        {loading ? "Loading more …" : "More"}
       </Button>
     </div>
   ) : null;

@@ -20,7 +20,7 @@ export function tenths(n: number): string {
 
 /** A part of one, rounded down, so that only the whole is 100 %. */
 export function percent(part: number): string {
-  return `${Math.floor(part * 100)} %`;
+  return `${Math.floor(part * 100)}%`;
 }
 
 /** Bytes as kB, the way they are counted when sent. */

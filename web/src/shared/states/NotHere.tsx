@@ -17,7 +17,7 @@ export function NotHere(props: { error: Error | null; again?: () => void; all: s
   }
   const gone = error instanceof ProblemError && error.status === 404;
   return (
-    <Leaf title={gone ? "Not here" : "Not to be read"} below={gone ? error.message : undefined}>
+    <Leaf title={gone ? "Not found" : "Couldn’t load this"} below={gone ? error.message : undefined}>
       <Line>
         {!gone && <Failure error={error} again={props.again} />}
         <p>

@@ -34,7 +34,7 @@ export function Loading({ lines = 5 }: { lines?: number }) {
 export function Failure({ error, again }: { error: Error; again?: () => void }) {
   return (
     <div className="failure" role="alert">
-      <b>{isLost(error) ? "This part of Unciala could not be loaded." : "This could not be read."}</b>{" "}
+      <b>{isLost(error) ? "Couldn’t load this part of Unciala." : "Couldn’t load this."}</b>{" "}
       <span>{error.message}</span>
       {again && (
         <div>

@@ -16,7 +16,7 @@ import { useMergedForm } from "../../shared/parts/useMergedForm";
 import { SiteLeaf } from "../SiteLeaf";
 import { useLatestCheck } from "../useLatestCheck";
 import { useKeepSite } from "../useSite";
-import { budgetInWords, cutInWords, roleName, weightInWords } from "../words";
+import { budgetInWords, subsetInWords, roleName, weightInWords } from "../words";
 import { AddRole } from "./AddRole";
 import { Offers } from "./Offers";
 import { Pairing } from "./Pairing";
@@ -188,7 +188,7 @@ function Meter({ weight, guess }: MeterProps) {
     <>
       {weightInWords({ faces: guess.faces, bytes: weight.bytes, guessed: false })}{" "}
       {weight.budget !== null && <span className={over ? "rubric" : undefined}>{budgetInWords(weight)}</span>}{" "}
-      {cutInWords(weight)}
+      {subsetInWords(weight)}
     </>
   );
 }

@@ -55,14 +55,14 @@ describe("the type of a site", () => {
     const { user } = await open("/sites/s1/type", "Fernway");
     const add = async (name: string) => {
       await user.click(await screen.findByRole("button", { name: "Add a text role" }));
-      await user.click(screen.getByRole("menuitem", { name: "One of its own …" }));
+      await user.click(screen.getByRole("menuitem", { name: "Custom role …" }));
       const dialog = await screen.findByRole("dialog", { name: "Add a text role" });
       await user.type(within(dialog).getByLabelText("Name of the text role"), name);
       await user.click(within(dialog).getByRole("button", { name: "Add it" }));
       return dialog;
     };
     const dialog = await add("headings!");
-    expect(await within(dialog).findByText("The site has this text role.")).toBeInTheDocument();
+    expect(await within(dialog).findByText("The site already has this text role.")).toBeInTheDocument();
     await user.clear(within(dialog).getByLabelText("Name of the text role"));
     await user.type(within(dialog).getByLabelText("Name of the text role"), "—");
     await user.click(within(dialog).getByRole("button", { name: "Add it" }));
@@ -99,7 +99,7 @@ describe("the type of a site", () => {
     expect(screen.queryByRole("button", { name: "Save the type" })).toBeNull();
   });
 
-  it("shows what packs deliver, what is seen before it arrives, and what the pages have now", async () => {
+  it("shows what packs deliver, what is seen before it arrives, and what the pages show now", async () => {
     recorded(headings);
     const done = { id: "c1", siteId: "s1", state: "DONE", pagesRead: 1 };
     network.use(
@@ -136,9 +136,9 @@ describe("the type of a site", () => {
     const text = await screen.findByRole("textbox", { name: "Headings: words" });
     expect(await screen.findByText(/^1 font to send, 19 kB/)).toBeInTheDocument();
     expect(text.style.fontFamily).toBe('"site-f1", "stand-in-f1", Georgia, serif');
-    await user.click(screen.getByRole("button", { name: "what is seen until it arrives" }));
+    await user.click(screen.getByRole("button", { name: "what’s shown until fonts load" }));
     expect(text.style.fontFamily).toBe('"stand-in-f1", Georgia, serif');
-    await user.click(screen.getByRole("button", { name: "what the pages have now" }));
+    await user.click(screen.getByRole("button", { name: "what the pages show now" }));
     expect(text.style.fontFamily).toBe(`"live-${"f".repeat(64)}", Georgia, serif`);
     expect(document.querySelector("main style")).toHaveTextContent('src: url("/api/files/made")');
     expect(document.querySelector("main style")).toHaveTextContent('font-family: "stand-in-f1"');
@@ -147,8 +147,8 @@ describe("the type of a site", () => {
   it("says that what pages have is known once they are checked", async () => {
     recorded(headings);
     await open("/sites/s1/type", "Fernway");
-    expect(await screen.findByRole("button", { name: "what the pages have now" })).toBeDisabled();
-    expect(screen.getByText(/known once they are checked/)).toBeInTheDocument();
+    expect(await screen.findByRole("button", { name: "what the pages show now" })).toBeDisabled();
+    expect(screen.getByText(/to see what they show now/)).toBeInTheDocument();
   });
 
   it("begins with a pairing, seen before it is taken", async () => {
@@ -159,7 +159,7 @@ describe("the type of a site", () => {
       http.get("*/api/families/f1", () => HttpResponse.json(held)),
     );
     const { user } = await open("/sites/s1/type", "Fernway");
-    const take = await screen.findByRole("button", { name: "Set the site in them" });
+    const take = await screen.findByRole("button", { name: "Use these families" });
     expect(take).toBeDisabled();
     for (const label of ["Headings", "Running text"]) {
       await user.click(screen.getByRole("combobox", { name: label }));
@@ -196,7 +196,7 @@ describe("the type of a site", () => {
     expect(
       await screen.findByText(/would weigh 30 kB, the 2 faces that it can stand for 41 kB/),
     ).toBeInTheDocument();
-    await user.click(screen.getByRole("button", { name: "Take it" }));
+    await user.click(screen.getByRole("button", { name: "Use it" }));
     await user.click(screen.getByRole("button", { name: "Save the type" }));
     await waitFor(() => expect(state.site.roles[0]!.faces.map((slot) => slot.key)).toEqual(["100..900"]));
   });

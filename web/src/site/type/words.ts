@@ -3,7 +3,7 @@ import type { Mode } from "./specimen";
 
 /** What the leaf Type says. */
 export const words = {
-  below: "Every text role together, as on a page. Type over the words to try others; they are not kept.",
+  below: "Every text role together, as on a page. Type over the words to try others; they aren’t saved.",
   setIn: "Set in",
   set: "Text roles",
   editRole: "Change",
@@ -16,33 +16,33 @@ export const words = {
   italic: "in italic",
   bold: "in bold",
   both: "in both",
-  noCheck: "What the pages have now is known once they are checked.",
-  notLive: "nothing of it found on the pages",
+  noCheck: "Check the pages to see what they show now.",
+  notLive: "not found on the pages",
   standIns: "Let a system face with matched metrics stand in",
   addRole: "Add a text role",
-  ownRole: "One of its own …",
+  ownRole: "Custom role …",
   ownName: "Name of the text role",
   ownHelp:
     "Such as “Pull quote”. Its rule applies where its selector says, and to the class that is made of its name.",
   ownNeeded: "A text role needs a name with a letter or a digit.",
-  ownTaken: "The site has this text role.",
+  ownTaken: "The site already has this text role.",
   add: "Add it",
-  leave: "Leave it",
+  leave: "Cancel",
   saveFaces: "Save the type",
   discard: "Discard the changes",
-  begin: "Begin with two families: one for headings, one for running text.",
+  begin: "Start with two families: one for headings, one for running text.",
   headings: "Headings",
   text: "Running text",
   choose: "Choose a family",
-  take: "Set the site in them",
-  takeIt: "Take it",
-  notHeld: "Holds no file yet",
+  take: "Use these families",
+  takeIt: "Use it",
+  notHeld: "No file in the inventory yet",
 };
 
 export const modeWords: Record<Mode, string> = {
   own: "what packs deliver",
-  fallback: "what is seen until it arrives",
-  live: "what the pages have now",
+  fallback: "what’s shown until fonts load",
+  live: "what the pages show now",
 };
 
 /** What a variable file would save, when it does. */

@@ -42,8 +42,9 @@ import tools.jackson.core.JsonGenerator;
 /** Prints what is wrong with the fonts of pages, or every run of their text with what it is given. */
 @Command(
         name = "check",
-        description = "Says what is wrong with the fonts of pages, one JSON object a line; 1 when visitors are given"
-                + " something else than was asked.")
+        description =
+                "Says what is wrong with the fonts of pages, one JSON object a line; exit code 1 when visitors see"
+                        + " other fonts than were asked for.")
 final class CheckCommand implements Callable<Integer> {
     private static final Pattern CONNECT_TO = Pattern.compile("([^=]+):(\\d{1,5})=(.+):(\\d{1,5})");
 

@@ -26,7 +26,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Cuts faces to the characters asked for. */
-@Command(name = "subset", description = "Cuts font files to some characters.")
+@Command(name = "subset", description = "Subsets font files to some characters.")
 final class SubsetCommand implements Callable<Integer> {
     private static final String RANGE = "(?i)U\\+[0-9A-F]{1,6}(-(U\\+)?[0-9A-F]{1,6})?";
 

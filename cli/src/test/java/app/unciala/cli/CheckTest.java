@@ -62,7 +62,7 @@ class CheckTest {
                 .startsWith(
                         "{\"page\":\"" + page
                                 + "\",\"kind\":\"faked-bold\",\"severity\":\"error\",\"text\":\"Bold\",\"path\":\"html > body >"
-                                + " p:nth-of-type(2) > b\",\"message\":\"Harrow Bold is asked, and Harrow Regular with a faked bold")
+                                + " p:nth-of-type(2) > b\",\"message\":\"Harrow Bold is asked for, but Harrow Regular with a faked bold")
                 .endsWith("}");
     }
 

@@ -13,7 +13,6 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -57,7 +56,7 @@ class FailedUploadTest {
         Files.writeString(orphan.resolve("writing1.part"), "half a file");
         Path coming = Files.createDirectories(data.resolve("uploads")).resolve("upload_1.tmp");
         Files.writeString(coming, "what a request had sent so far");
-        try (StartedServer server = StartedServer.over(data, Clock.systemDefaultZone())) {
+        try (StartedServer server = StartedServer.over(data)) {
             Caller caller = server.signIn();
             assertThat(orphan).doesNotExist();
             assertThat(coming).doesNotExist();
@@ -69,7 +68,7 @@ class FailedUploadTest {
     @Test
     void theSameArchiveDroppedByTwoAtOnceGoesInOnce() throws Exception {
         byte[] archive = Samples.zip(Map.of("a/Gannet-Bold.ttf", Samples.font("Gannet-Bold.ttf")));
-        try (StartedServer server = StartedServer.over(data, Clock.systemDefaultZone())) {
+        try (StartedServer server = StartedServer.over(data)) {
             Caller one = server.signIn();
             String first = "/api/intakes/"
                     + one.takeIn(Map.of("gannet.zip", archive))

@@ -10,7 +10,6 @@ import app.unciala.server.testing.StartedServer;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -63,7 +62,7 @@ class KillTest {
         }
         for (Left each : left) {
             assertThat(each.families()).as("accepted before").isNotEmpty();
-            try (StartedServer server = StartedServer.over(each.data(), Clock.systemDefaultZone())) {
+            try (StartedServer server = StartedServer.over(each.data())) {
                 assertWhole(server.signIn(), each.families(), each.licenses());
             }
         }

@@ -67,9 +67,9 @@ class LicensedDeliveryTest {
             JsonNode face = delivered.weight().get("faces").get(0);
             assertThat(face.get("kept").isNull()).isTrue();
             assertThat(face.get("undone").get(0).asString())
-                    .isEqualTo("Penmarrow Regular: not cut, as its license does not say that it may be");
+                    .isEqualTo("Penmarrow Regular: not subset, as its license does not say that it may be");
             Answer made = caller.send("POST", "/api/sites/" + delivered.id() + "/packs", Map.of());
-            assertThat(made.text()).contains("Penmarrow Regular: not cut");
+            assertThat(made.text()).contains("Penmarrow Regular: not subset");
         } finally {
             delivered.terms(Map.of("cutting", "GRANTED"));
         }
@@ -131,7 +131,7 @@ class LicensedDeliveryTest {
         site.deliver(Map.of("languages", List.of("ja")));
         JsonNode face = site.weight().get("faces").get(0);
         assertThat(face.get("kept").isNull()).isTrue();
-        assertThat(face.get("undone").toString()).contains("Icons Regular: not cut, as it can’t be");
+        assertThat(face.get("undone").toString()).contains("Icons Regular: not subset, as it can’t be");
         assertThat(text(site.pack(), "manifest.json")).doesNotContain("\"cut\":{");
     }
 

@@ -35,7 +35,7 @@ class MovingTest {
         undo(moved);
         assertThat(slots(family)).containsExactly("Regular");
         assertThat(caller.get("/api/history?type=family&subject=" + family).text())
-                .contains("Moved Penmarrow-Regular.ttf to Medium", "Took back: Moved");
+                .contains("Moved Penmarrow-Regular.ttf to Medium", "Undid: Moved");
     }
 
     @Test

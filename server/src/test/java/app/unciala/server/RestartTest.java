@@ -11,7 +11,6 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
-import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -104,6 +103,6 @@ class RestartTest {
     }
 
     private StartedServer start() {
-        return StartedServer.over(data, Clock.systemDefaultZone());
+        return StartedServer.over(data);
     }
 }

@@ -134,18 +134,18 @@ class SearchTest {
     void aFileIsAnsweredByItsBytesItsDrawingOrTheNearestDrawing() {
         byte[] regular = Samples.font("Penmarrow-Regular.ttf");
         assertThat(file("a.bin", regular).get("hits").get(0).get("detail").asString())
-                .isEqualTo("holds these very bytes");
+                .isEqualTo("the same file");
         Sfnt face = FontReader.read(regular).faces().get(0);
         JsonNode converted = file("a.woff2", FontWriter.write(face, FontFormat.WOFF2));
         assertThat(converted.get("held").asBoolean()).isTrue();
         assertThat(converted.get("hits").get(0).get("detail").asString())
-                .isEqualTo("holds the same drawing in another file");
+                .isEqualTo("the same outlines in another file");
 
         byte[] cut = FontWriter.write(Subsetter.subset(face, SubsetPlan.ofText("aegnorst")), FontFormat.TTF);
         JsonNode near = file("cut.ttf", cut);
         assertThat(near.get("held").asBoolean()).isFalse();
         assertThat(near.get("hits").get(0).get("name").asString()).isEqualTo("Penmarrow Regular");
-        assertThat(near.get("hits").get(0).get("detail").asString()).isEqualTo("drawn alike to 100 %");
+        assertThat(near.get("hits").get(0).get("detail").asString()).isEqualTo("100% similar");
 
         Answer damaged = caller.upload("/api/search", "file", Map.of("x.ttf", new byte[] {0, 1, 0, 0, 9}));
         assertThat(damaged.status()).isEqualTo(422);

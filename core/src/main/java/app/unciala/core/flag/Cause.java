@@ -52,7 +52,7 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case FEW_CHARACTERS -> name + " has " + count(flags, "face", "faces") + " with few of its characters";
             case LANGUAGE_NOT_COVERED ->
                 name + " lacks characters of languages that " + count(flags, "site is", "sites are") + " in";
-            case TWO_NAMES -> count(flags, "drawing is", "drawings are") + " held under two names";
+            case TWO_NAMES -> count(flags, "font is", "fonts are") + " held under two names";
             case LICENSE_ENDING -> count(flags, "license ends", "licenses end") + " soon";
             case NO_PROOF -> count(flags, "license has", "licenses have") + " no proof";
             case FACE_NOT_HELD ->
@@ -69,22 +69,22 @@ public record Cause(FlagKind kind, Optional<String> licenseId, Optional<String> 
             case WRONG_FILE_THERE -> count(flags, "site has", "sites have") + " another file at the address of a font";
             case FAKED_ON_PAGE -> count(flags, "site shows", "sites show") + " faked bold or italic";
             case NAME_NOT_DECLARED -> count(flags, "site asks", "sites ask") + " for families that nothing declares";
-            case FILE_NOT_REACHED -> count(flags, "site has", "sites have") + " files that visitors cannot fetch";
+            case FILE_NOT_REACHED -> count(flags, "site has", "sites have") + " files that visitors can’t load";
             case NOT_A_FONT_THERE -> count(flags, "site gives", "sites give") + " something else for a font";
             case GIVEN_OTHERWISE -> count(flags, "site gives", "sites give") + " other faces than are asked";
             case CHARACTERS_ON_PAGE -> count(flags, "site has", "sites have") + " texts whose fonts lack characters";
             case NO_GENERIC_ON_PAGE -> count(flags, "site has", "sites have") + " stacks without a generic family";
             case TWICE_ON_PAGE -> count(flags, "site declares", "sites declare") + " or fetches faces twice";
             case NOT_USED_ON_PAGES -> count(flags, "site delivers", "sites deliver") + " faces that no text uses";
-            case THIRD_PARTY -> count(flags, "host of others is", "hosts of others are") + " asked for type";
+            case THIRD_PARTY -> count(flags, "third-party host is", "third-party hosts are") + " asked for fonts";
             case DELIVERED_ANYWAY -> count(flags, "pack delivers", "packs deliver") + " what is not allowed";
             case PACK_DUE -> count(flags, "site is", "sites are") + " due a new pack";
             case OVER_BUDGET -> count(flags, "site is", "sites are") + " over the budget for fonts";
             case DELIVERED_NOT_ASKED -> count(flags, "site delivers", "sites deliver") + " faces that nothing asks for";
-            case WHOLE_FACES -> count(flags, "site delivers", "sites deliver") + " whole fonts where a cut would do";
+            case WHOLE_FACES -> count(flags, "site delivers", "sites deliver") + " whole fonts where a subset would do";
             case SAME_BYTES -> count(flags, "file is", "files are") + " recorded more than once";
-            case SAME_DRAWING -> count(flags, "drawing is", "drawings are") + " held more than once";
-            case SLOT_CLASH -> count(flags, "slot has", "slots have") + " more than one drawing";
+            case SAME_DRAWING -> count(flags, "font is", "fonts are") + " held more than once";
+            case SLOT_CLASH -> count(flags, "slot has", "slots have") + " conflicting files";
         };
     }
 }

@@ -108,7 +108,7 @@ final class FamilyFlags {
                             family.name() + " " + slot.label() + " has few characters",
                             Sentences.count(characters(files), "character", "characters")
                                     + " beside " + Sentences.count(most, "character", "characters")
-                                    + " in another face; it may be cut down.",
+                                    + " in another face; it may be a subset.",
                             files.stream().map(HeldFile::name))
                     .about(
                             List.of(family.id()),

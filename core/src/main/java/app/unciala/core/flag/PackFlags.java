@@ -97,7 +97,7 @@ final class PackFlags {
                         FlagKind.DELIVERED_ANYWAY,
                         site,
                         site.name() + " delivers what is not allowed",
-                        pack.words() + " was made with it all the same, because: " + reason,
+                        pack.words() + " was made with it anyway, because: " + reason,
                         faces.stream().map(face -> face.name() + ": " + face.whyNot())));
     }
 
@@ -134,7 +134,7 @@ final class PackFlags {
                         FlagKind.WHOLE_FACES,
                         site,
                         site.name() + " delivers whole fonts",
-                        "Name the languages of the site: a font cut to their characters is a part of its bytes.",
+                        "Name the languages of the site: a font subset to their characters is a fraction of its size.",
                         faces.stream()));
     }
 

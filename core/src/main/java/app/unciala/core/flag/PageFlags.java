@@ -88,7 +88,7 @@ final class PageFlags {
                     case FAKED_ON_PAGE -> ": browsers fake a bold or an italic";
                     case OWN_COPY_BROKEN -> ": its own copy of a font is broken, and a third-party host’s is shown";
                     case NAME_NOT_DECLARED -> " asks for a family that nothing declares";
-                    case FILE_NOT_REACHED -> " has files that visitors cannot fetch";
+                    case FILE_NOT_REACHED -> " has files that visitors can’t load";
                     case NOT_A_FONT_THERE -> ": something else stands where a font should be";
                     case GIVEN_OTHERWISE -> " gives other faces than are asked";
                     case CHARACTERS_ON_PAGE -> " has texts whose fonts lack characters";

@@ -45,7 +45,7 @@ final class RepeatFlags {
                         owner.id(),
                         files,
                         " is held under " + names.size() + " names",
-                        Sentences.listed(names) + " hold the same drawing in different formats."));
+                        Sentences.listed(names) + " have the same outlines in different formats."));
     }
 
     private static Stream<Flag> inOneFormat(Owner owner, List<Placed> files) {
@@ -69,7 +69,7 @@ final class RepeatFlags {
                 files,
                 " is held twice",
                 files.size() + " " + format.label()
-                        + " files hold the same drawing; they differ only in names, dates or packing.");
+                        + " files have the same outlines; they differ only in names, dates or packing.");
     }
 
     private static Flag flag(

@@ -110,7 +110,7 @@ public final class Snapshot implements Scope.Links {
             Optional<Long> fontBytes,
             PackBasis basis) {
         String words() {
-            return placedOn.map(day -> "The pack placed on " + Sentences.day(day))
+            return placedOn.map(day -> "The pack deployed on " + Sentences.day(day))
                     .orElseGet(() -> "The pack of " + Sentences.day(madeOn));
         }
     }

@@ -102,8 +102,8 @@ final class LicenseDecider {
             case TERMS -> reason;
             case TEXT -> reason.adding(" by the " + license.open().orElseThrow().title());
             case BASIS ->
-                reason.adding(": presumed of a license on the basis “"
-                        + license.basis().words() + "”");
+                reason.adding(
+                        ": presumed for the license type “" + license.basis().words() + "”");
         };
     }
 

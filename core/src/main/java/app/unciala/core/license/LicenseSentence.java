@@ -76,8 +76,7 @@ public final class LicenseSentence {
 
     private String presumed() {
         return license.said(Act.SERVE).source() == Source.BASIS
-                ? ", as is presumed of a license on the basis “"
-                        + license.basis().words() + "”"
+                ? ", as is presumed for the license type “" + license.basis().words() + "”"
                 : "";
     }
 

@@ -53,7 +53,7 @@ final class Instructions {
                         open.isEmpty()
                                 ? new Step("The style sheet has the address of each of them.", "")
                                 : new Step(
-                                        "Paste the address of each file where the placement of the site asks for it, and make"
+                                        "Paste the address of each file under Delivery, “Addresses of the files”, and make"
                                                 + " the pack again: until then the style sheet has names in their place.",
                                         String.join("\n", open)));
             }

@@ -176,7 +176,7 @@ final class FileFindings {
                         face.family() + " " + face.slot().label() + " is declared ("
                                 + shown(face.rule().url()) + ", line "
                                 + face.rule().line()
-                                + "), and no text of the page is painted in it.",
+                                + "), and no text of the page is shown in it.",
                         Optional.empty());
             }
         }
@@ -190,7 +190,7 @@ final class FileFindings {
                 if (!painted.contains(url)) {
                     add(
                             Kind.UNUSED_PRELOAD,
-                            shown(url) + " is preloaded, and no text of the page is painted in it.",
+                            shown(url) + " is preloaded, and no text of the page is shown in it.",
                             Optional.empty());
                 } else if (!preload.crossOrigin()) {
                     add(

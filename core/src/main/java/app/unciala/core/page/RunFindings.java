@@ -96,7 +96,7 @@ final class RunFindings {
             add(
                     run,
                     Kind.FALLBACK,
-                    asked.name() + " is asked, and " + main.family() + " is given: no file of it can be used.",
+                    asked.name() + " is asked for, but " + main.family() + " is shown: no file of it can be used.",
                     Optional.empty());
         } else {
             lacking(run, asked.name(), main);
@@ -114,7 +114,7 @@ final class RunFindings {
             add(
                     run,
                     Kind.FAKED_BOLD,
-                    asked(run) + " is asked, and " + name(main) + " with a faked bold is given: no rule declares "
+                    asked(run) + " is asked for, but " + name(main) + " with a faked bold is shown: no rule declares "
                             + Numbers.plain(style.weight()) + at(main) + ".",
                     Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-weight: "
                             + Numbers.plain(style.weight()) + "; … } or " + run.element() + " { font-weight: "
@@ -124,7 +124,8 @@ final class RunFindings {
             add(
                     run,
                     Kind.FAKED_ITALIC,
-                    asked(run) + " is asked, and " + name(main) + " with a faked slant is given: no rule declares an "
+                    asked(run) + " is asked for, but " + name(main)
+                            + " with a faked slant is shown: no rule declares an "
                             + style.slope().key() + at(main) + ".",
                     Optional.of("@font-face { font-family: " + CssText.quote(main.family()) + "; font-style: "
                             + style.slope().css() + "; … } or " + run.element() + " { font-style: normal }"));
@@ -138,7 +139,7 @@ final class RunFindings {
             add(
                     run,
                     Kind.OTHER_WEIGHT,
-                    asked(run) + " is asked, and " + name(main) + " is given: no rule declares "
+                    asked(run) + " is asked for, but " + name(main) + " is shown: no rule declares "
                             + Numbers.plain(style.weight()) + at(main) + ".",
                     Optional.of("font-weight: " + Numbers.plain(main.weight())));
         }
@@ -146,7 +147,7 @@ final class RunFindings {
             add(
                     run,
                     Kind.OTHER_SLOPE,
-                    asked(run) + " is asked, and " + name(main) + " is given: no rule declares an upright face"
+                    asked(run) + " is asked for, but " + name(main) + " is shown: no rule declares an upright face"
                             + at(main) + ".",
                     Optional.empty());
         }
@@ -162,7 +163,7 @@ final class RunFindings {
         add(
                 run,
                 Kind.MISSING_CHARACTERS,
-                family + " lacks " + shown + ", which " + other.family() + " paints.",
+                family + " lacks " + shown + ", which " + other.family() + " shows.",
                 Optional.empty());
     }
 
@@ -172,9 +173,9 @@ final class RunFindings {
         add(
                 run,
                 Kind.UNDECLARED_FAMILY,
-                "“" + asked.name() + "” is asked" + where(run.style()) + source(run.style())
+                "“" + asked.name() + "” is asked for" + where(run.style()) + source(run.style())
                         + ", and no rule declares it; "
-                        + (main.isSystem() ? main.family() : name(main)) + " is given"
+                        + (main.isSystem() ? main.family() : name(main)) + " is shown"
                         + near.map(name -> ". Declared is “" + name + "”.").orElse("."),
                 near.map(name -> corrected(run, asked, name)));
     }

@@ -63,7 +63,7 @@ final class SourceFindings {
                             source.hintStart(),
                             FindingKind.WRONG_FORMAT_HINT,
                             "The file is " + format.get().label() + ", and format() says “" + hint
-                                    + "”: browsers that do not know that format pass over it, others load it in vain.")
+                                    + "”: browsers that do not know that format pass over it, others load it for nothing.")
                     .fixedBy(
                             right,
                             new Edit(
@@ -124,7 +124,7 @@ final class SourceFindings {
                                 .map(source -> format(source).orElseThrow().label())
                                 .distinct()
                                 .collect(Collectors.joining(" and "))
-                        + " is for browsers that nobody has used for years.");
+                        + " is for browsers that have been out of use for years.");
         if (old.size() == face.sources().size()) {
             found.add(finding);
             return;

@@ -110,7 +110,7 @@ final class UrlFindings {
                             sheet,
                             at,
                             FindingKind.SCHEME_RELATIVE_URL,
-                            "The address does not say https:, so it is fetched openly wherever the page is.")
+                            "The address does not say https:, so it isn’t encrypted where the page isn’t.")
                     .fixedBy("https:" + url, Edit.insert(start, "https:")));
         } else if (url.regionMatches(true, 0, "http:", 0, 5)) {
             found.add(Finding.at(

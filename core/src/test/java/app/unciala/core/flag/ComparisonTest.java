@@ -78,7 +78,7 @@ class ComparisonTest {
         assertThat(kinds()).containsExactly(FlagKind.FEW_CHARACTERS);
         Flag flag = compare().get(0);
         assertThat(flag.title()).isEqualTo("Harrow Bold has few characters");
-        assertThat(flag.reason()).isEqualTo("99 characters beside 200 characters in another face; it may be cut down.");
+        assertThat(flag.reason()).isEqualTo("99 characters beside 200 characters in another face; it may be a subset.");
         files.add(file("whole", FontFormat.WOFF2, BOLD, "bold", 150, null));
         assertThat(kinds()).as("the face is held in a whole file too").isEmpty();
     }

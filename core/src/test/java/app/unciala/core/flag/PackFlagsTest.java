@@ -56,7 +56,7 @@ class PackFlagsTest {
     @Test
     void whatChangedMakesANewPackDue() {
         Flag due = only(flags(pack()), FlagKind.PACK_DUE);
-        assertThat(due.reason()).isEqualTo("The pack placed on May 3, 2030 is not what would be made today.");
+        assertThat(due.reason()).isEqualTo("The pack deployed on May 3, 2030 is not what would be made today.");
         assertThat(due.evidence()).containsExactly("Running text asks for Harrow Regular by now.");
         delivery = new Delivery("roles", "otherwise", Optional.empty(), true, List.of());
         assertThat(only(flags(pack(DELIVERED)), FlagKind.PACK_DUE).evidence()).hasSize(1);
@@ -81,8 +81,7 @@ class PackFlagsTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(flag.reason())
-                .isEqualTo(
-                        "The pack of May 10, 2030 was made with it all the same, because: the vendor agreed by phone");
+                .isEqualTo("The pack of May 10, 2030 was made with it anyway, because: the vendor agreed by phone");
         assertThat(flags(pack(refused))).extracting(Flag::kind).doesNotContain(FlagKind.DELIVERED_ANYWAY);
         serving = Clause.GRANTED;
         assertThat(flags(anyway)).extracting(Flag::kind).doesNotContain(FlagKind.DELIVERED_ANYWAY);

@@ -39,7 +39,7 @@ class LicenseSentenceTest {
     @Test
     void saysWhatMayNotBeAndWhatIsNotStated() {
         assertThat(first(named(Basis.TRIAL).build(), "Skerry"))
-                .isEqualTo("Skerry may not be used on web pages, as is presumed of a license on the basis “trial”.");
+                .isEqualTo("Skerry may not be used on web pages, as is presumed for the license type “trial”.");
         assertThat(first(
                         LicenseBuilder.builder(granted())
                                 .acts(Map.of(Act.SERVE, Clause.REFUSED))

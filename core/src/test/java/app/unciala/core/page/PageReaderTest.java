@@ -181,8 +181,9 @@ class PageReaderTest {
                 """).findings();
         assertThat(found).extracting(PageFinding::kind).contains(Kind.FALLBACK, Kind.FAKED_BOLD, Kind.UNREACHABLE);
         assertThat(found.stream().map(PageFinding::message))
-                .anyMatch(message -> message.startsWith("Gone is asked, and H is given"))
-                .anyMatch(message -> message.startsWith("H Bold is asked, and H Regular with a faked bold is given"));
+                .anyMatch(message -> message.startsWith("Gone is asked for, but H is shown"))
+                .anyMatch(
+                        message -> message.startsWith("H Bold is asked for, but H Regular with a faked bold is shown"));
     }
 
     @Test
@@ -195,7 +196,7 @@ class PageReaderTest {
         assertThat(found.stream()
                         .filter(finding -> finding.kind() == Kind.MISSING_CHARACTERS)
                         .map(PageFinding::message))
-                .containsExactly("H lacks 字, which serif paints. So is 1 other text.");
+                .containsExactly("H lacks 字, which serif shows. So is 1 other text.");
         assertThat(found).extracting(PageFinding::kind).doesNotContain(Kind.FALLBACK);
     }
 
@@ -227,7 +228,7 @@ class PageReaderTest {
                 .toList();
         assertThat(found).hasSize(1);
         assertThat(found.get(0).message())
-                .isEqualTo("H Bold is asked, and H Regular with a faked bold is given: no rule declares 700"
+                .isEqualTo("H Bold is asked for, but H Regular with a faked bold is shown: no rule declares 700"
                         + " (page.html, line 1). So are 2 other texts.");
         assertThat(found.get(0).fix().orElseThrow())
                 .contains("font-weight: 700")

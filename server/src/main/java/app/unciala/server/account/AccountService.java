@@ -159,7 +159,7 @@ public class AccountService implements UserDetailsService {
         changes.begin();
         Account account = present(name);
         if (name.equals(actor.name())) {
-            throw Fault.conflict("Nobody can remove themselves. Ask another administrator.");
+            throw Fault.conflict("You can’t remove yourself. Ask another administrator.");
         }
         if (account.level() == Level.ADMINISTRATOR) {
             mustNotBeLastAdministrator();

@@ -97,7 +97,7 @@ public class BackupService {
         try {
             make(folder().resolve("unciala-" + NAME.format(clock.instant()) + ".zip"));
         } catch (IOException | RuntimeException e) {
-            LOG.error("A backup cannot be made", e);
+            LOG.error("A backup couldn’t be made", e);
         }
     }
 

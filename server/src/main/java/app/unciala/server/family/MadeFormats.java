@@ -268,7 +268,7 @@ public class MadeFormats {
         }
         if (reason.verdict() == Verdict.NOT_STATED && !anyway) {
             throw Fault.conflict("Whether it may be converted is not stated (" + reason.text()
-                    + "). Under “Files” it can be made all the same.");
+                    + "). Under “Files” you can convert it anyway.");
         }
         return source;
     }

@@ -193,6 +193,6 @@ public class Merging implements Reverser {
     }
 
     private static Fault changedSince(String name) {
-        return Fault.conflict("“" + name + "” was changed since, so the merging cannot be taken back.");
+        return Fault.conflict("“" + name + "” was changed since, so the merging can’t be undone.");
     }
 }

@@ -107,7 +107,7 @@ class SupersededFiles implements Reverser {
         String familyId = reversal.ids().get(0);
         FaceFileEntity file = files.findById(reversal.ids().get(1))
                 .filter(held -> held.familyId().equals(familyId))
-                .orElseThrow(() -> Fault.conflict("The file that was held again is not there any more."));
+                .orElseThrow(() -> Fault.conflict("The file that was restored isn’t there anymore."));
         HeldFile before = file.toSnapshot(true);
         file.supersede(reversal.ids().get(2), clock.instant());
         entities.flush();

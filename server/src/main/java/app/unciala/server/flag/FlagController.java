@@ -94,7 +94,7 @@ class FlagController {
             Within within) {}
 
     record Assignment(
-            @Size(max = 5000, message = "At most 5,000 flags are handed over at once.")
+            @Size(max = 5000, message = "At most 5,000 flags are assigned at once.")
             @Schema(types = {"array", "null"})
             @Nullable
             List<@NotNull(message = "A flag is named by its id.") String> ids,

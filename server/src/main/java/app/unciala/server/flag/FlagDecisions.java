@@ -106,14 +106,16 @@ public class FlagDecisions {
     public int assign(Chosen chosen, @Nullable String name) {
         changes.begin();
         if (name == null) {
-            return decide(chosen, "Handed to nobody", flag -> flag.assign(null, actor.name(), clock.instant()));
+            return decide(chosen, "Unassigned", flag -> flag.assign(null, actor.name(), clock.instant()));
         }
         Person person = accounts.get(name);
         if (person.removed()) {
             throw Fault.invalid("name", person.displayName() + " is not with the agency any more.");
         }
         return decide(
-                chosen, "Handed to " + person.displayName(), flag -> flag.assign(name, actor.name(), clock.instant()));
+                chosen,
+                "Assigned to " + person.displayName(),
+                flag -> flag.assign(name, actor.name(), clock.instant()));
     }
 
     @Transactional

@@ -27,7 +27,7 @@ public class UndoService {
         changes.begin();
         HistoryEntry entry = find(entryId);
         Reversal reversal =
-                entry.reversal().orElseThrow(() -> Fault.conflict("“" + entry.text() + "” cannot be taken back."));
+                entry.reversal().orElseThrow(() -> Fault.conflict("“" + entry.text() + "” can’t be undone."));
         entry.undo();
         entries.saveAndFlush(entry);
         reversers.stream()
@@ -35,8 +35,7 @@ public class UndoService {
                 .findFirst()
                 .orElseThrow()
                 .reverse(reversal);
-        history.record(
-                Deed.of(entry.subjectType(), entry.subjectId(), entry.subjectName(), "Took back: " + entry.text()));
+        history.record(Deed.of(entry.subjectType(), entry.subjectId(), entry.subjectName(), "Undid: " + entry.text()));
     }
 
     private HistoryEntry find(String id) {

@@ -90,7 +90,7 @@ class IntakeReader {
                             FullDisk.caused(e)
                                     ? FullDisk.SENTENCE
                                     : "The files could not be read: " + e.getMessage()
-                                            + ". Throw this intake away and drop them again, fewer at a time.")));
+                                            + ". Discard this intake and drop them again, fewer at a time.")));
             progress.tell(intakeId, new Progress(IntakeState.FAILED, 0, 0, 0, ""));
         }
     }

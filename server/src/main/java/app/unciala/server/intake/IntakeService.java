@@ -339,13 +339,13 @@ public class IntakeService implements Reverser {
         changes.begin();
         IntakeEntity intake = find(id);
         if (intake.state() != IntakeState.REVIEW && intake.state() != IntakeState.FAILED) {
-            throw Fault.conflict("This intake is " + intake.state().name().toLowerCase(Locale.ROOT)
-                    + ", so it cannot be thrown away.");
+            throw Fault.conflict(
+                    "This intake is " + intake.state().name().toLowerCase(Locale.ROOT) + ", so it can’t be discarded.");
         }
         boolean readable = intake.state() == IntakeState.REVIEW;
         intake.move(IntakeState.DISCARDED, clock.instant());
         String uploads = String.join(", ", intake.uploads());
-        Deed deed = Deed.of("intake", id, uploads, "Threw away " + uploads);
+        Deed deed = Deed.of("intake", id, uploads, "Discarded " + uploads);
         return history.record(readable ? deed.undoneBy(new Reversal(DISCARDED, List.of(id))) : deed);
     }
 
@@ -358,7 +358,7 @@ public class IntakeService implements Reverser {
     public void reverse(Reversal reversal) {
         String id = reversal.ids().get(0);
         if (!staging.intakes().contains(id)) {
-            throw Fault.conflict("The files of this intake were put away by now, so it cannot be opened again.");
+            throw Fault.conflict("The files of this intake were deleted meanwhile, so it can’t be opened again.");
         }
         if (reversal.kind().equals(Acceptance.ACCEPTED)) {
             acceptance.takeBack(id, reversal.ids().subList(1, reversal.ids().size()));

@@ -102,8 +102,8 @@ final class Verdicts {
         Judged judged =
                 switch (item.kind()) {
                     case FONT -> font(item, item.toPlace());
-                    case LICENSE_TEXT -> new Judged(Verdict.LICENSE_TEXT, "license text that came along");
-                    case README -> new Judged(Verdict.README, "text that came along");
+                    case LICENSE_TEXT -> new Judged(Verdict.LICENSE_TEXT, "license text in the archive");
+                    case README -> new Judged(Verdict.README, "text in the archive");
                     case NOT_A_FONT -> new Judged(Verdict.NOT_A_FONT, item.reason());
                     case DAMAGED -> new Judged(Verdict.DAMAGED, item.reason());
                 };
@@ -142,7 +142,7 @@ final class Verdicts {
             boolean renamed = !file.familyKey().equals(item.familyKey());
             return new Judged(
                     renamed ? Verdict.RENAMED_COPY : Verdict.SAME_DRAWING,
-                    "the same drawing as " + name(file) + (elsewhere && !renamed ? ", which is filed elsewhere" : ""));
+                    "the same outlines as " + name(file) + (elsewhere && !renamed ? ", which is filed elsewhere" : ""));
         });
     }
 
@@ -159,7 +159,8 @@ final class Verdicts {
         Place held = other.get();
         String slot = item.slot().label();
         if (alike(held, item) < SAME_FACE) {
-            return Optional.of(new Judged(Verdict.CLASH, slot + " is filled by another drawing, " + name(held)));
+            return Optional.of(
+                    new Judged(Verdict.CLASH, slot + " is filled by a file with other outlines, " + name(held)));
         }
         if (item.codePoints() < CUT_DOWN * held.codePoints()) {
             return Optional.of(new Judged(
@@ -173,7 +174,7 @@ final class Verdicts {
         if (newer == 0) {
             return Optional.of(new Judged(
                     Verdict.CLASH,
-                    slot + " is filled by a drawing that differs a little, " + name(held)
+                    slot + " is filled by a file whose outlines differ a little, " + name(held)
                             + ", and neither says that it is the newer one"));
         }
         return Optional.of(new Judged(newer > 0 ? Verdict.NEWER_VERSION : Verdict.OLDER_VERSION, versions));
@@ -198,7 +199,7 @@ final class Verdicts {
     private Judged fresh(Place item) {
         List<Place> inSlot = bySlot.getOrDefault(slotKey(item), List.of());
         if (!inSlot.isEmpty()) {
-            return new Judged(Verdict.FURTHER_FORMAT, "a further format of " + name(inSlot.get(0)));
+            return new Judged(Verdict.FURTHER_FORMAT, "an additional format of " + name(inSlot.get(0)));
         }
         return heldFamilies.contains(item.familyKey())
                 ? new Judged(

@@ -62,7 +62,7 @@ class LedgerController {
     ImportReport read(@RequestPart MultipartFile file, @RequestParam(defaultValue = "false") boolean check)
             throws IOException {
         if (file.getSize() > LONGEST) {
-            throw Fault.invalid("file", "A ledger has at most 20 MB.");
+            throw Fault.invalid("file", "A file to import has at most 20 MB.");
         }
         return ledger.read(file.getBytes(), !check);
     }

@@ -109,8 +109,8 @@ public record LicenseDraft(
 
         boolean renews,
 
-        @Min(value = 0, message = "Days of notice are 0 to 3,650.")
-        @Max(value = 3650, message = "Days of notice are 0 to 3,650.")
+        @Min(value = 0, message = "A notice period is 0 to 3,650 days.")
+        @Max(value = 3650, message = "A notice period is 0 to 3,650 days.")
         @Nullable
         Integer noticeDays,
 

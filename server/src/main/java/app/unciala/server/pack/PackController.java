@@ -106,7 +106,7 @@ class PackController {
 
     /** What of a pack's checklist is done. */
     record Done(
-            @NotNull(message = "Say what is done.") @Size(max = 200, message = "A checklist has at most 200 things.")
+            @NotNull(message = "Say what is done.") @Size(max = 200, message = "A checklist has at most 200 steps.")
             List<@NotNull @Size(max = 4000) String> done) {}
 
     @PutMapping("/api/packs/{id}/checklist")

@@ -169,7 +169,7 @@ class PackFaces {
             }
             return new MadeFace(parts, undone);
         } catch (FontException e) {
-            undone.add(source.name() + ": not cut, as it can’t be: " + e.getMessage());
+            undone.add(source.name() + ": not subset, as it can’t be: " + e.getMessage());
             return new MadeFace(List.of(part(making, whole, Optional.empty())), undone);
         }
     }
@@ -227,7 +227,7 @@ class PackFaces {
             return List.of();
         }
         if (subsetting.verdict() != Verdict.ALLOWED) {
-            undone.add(source.name() + ": not cut, " + because(subsetting));
+            undone.add(source.name() + ": not subset, " + because(subsetting));
             return List.of();
         }
         String own = site.delivery().words() + site.name() + site.clientName();

@@ -256,8 +256,8 @@ public class PackService {
                 site.id(),
                 site.name(),
                 day == null
-                        ? "Took back that a pack of “" + site.name() + "” was placed"
-                        : "Said that a pack of “" + site.name() + "” was placed on " + Sentences.day(day)));
+                        ? "Marked a pack of “" + site.name() + "” as not deployed"
+                        : "Marked a pack of “" + site.name() + "” as deployed on " + Sentences.day(day)));
         entities.flush();
         changes.touched(Scope.of(Stream.of(Owner.site(site.id()))));
         if (day != null) {

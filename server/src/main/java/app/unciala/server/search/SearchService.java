@@ -167,7 +167,7 @@ public class SearchService {
                 family.id(),
                 family.name() + " " + drawn.get(0).slot().label(),
                 drawn.get(0).slot().key(),
-                sameBytes ? "holds these very bytes" : "holds the same drawing in another file");
+                sameBytes ? "the same file" : "the same outlines in another file");
     }
 
     private List<Hit> nearest(Sketch sketch) {
@@ -185,7 +185,7 @@ public class SearchService {
                                 family.id(),
                                 family.name() + " " + file.slot().label(),
                                 file.slot().key(),
-                                "drawn alike to " + Math.round(100 * likeness) + " %")))
+                                Math.round(100 * likeness) + "% similar")))
                 .ifPresent(hits::add));
         return hits;
     }

@@ -126,7 +126,8 @@ public class SiteService implements Reverser {
 
             @Schema(
                     requiredMode = Schema.RequiredMode.NOT_REQUIRED,
-                    description = "What fonts are cut to and how the host takes them; without it that stays as it is.")
+                    description =
+                            "What fonts are subset to and how the host takes them; without it that stays as it is.")
             @Valid
             @Nullable
             SiteDelivery delivery,

@@ -60,7 +60,7 @@ class DeedTest {
         undo.undo("7");
         verify(reverser).reverse(new Reversal("kind", List.of("id")));
         verify(history).record(any(Deed.class));
-        assertThatThrownBy(() -> undo.undo("7")).isInstanceOf(Fault.class).hasMessageContaining("cannot be taken back");
+        assertThatThrownBy(() -> undo.undo("7")).isInstanceOf(Fault.class).hasMessageContaining("can’t be undone");
     }
 
     @Test
@@ -78,7 +78,7 @@ class DeedTest {
             assertThatThrownBy(() -> undo.undo(odd)).isInstanceOf(Fault.class).hasMessageContaining("no entry");
         }
         when(entries.findById(8L)).thenReturn(Optional.of(entry(Optional.empty())));
-        assertThatThrownBy(() -> undo.undo("8")).hasMessageContaining("cannot be taken back");
+        assertThatThrownBy(() -> undo.undo("8")).hasMessageContaining("can’t be undone");
     }
 
     private static HistoryEntry entry(Optional<Reversal> reversal) {

@@ -76,12 +76,12 @@ class VerdictsTest {
                 .isEqualTo(Verdict.FURTHER_FORMAT);
         Judged elsewhere = against(held("Another Name", REGULAR, "ttf")).next(judgeable(item("x.woff2", WEB)));
         assertThat(elsewhere)
-                .isEqualTo(new Judged(Verdict.RENAMED_COPY, "the same drawing as held.ttf in Another Name"));
+                .isEqualTo(new Judged(Verdict.RENAMED_COPY, "the same outlines as held.ttf in Another Name"));
         IntakeItemEntity moved = item("x.woff2", WEB);
         moved.place(Slot.of(500, 100, Slope.UPRIGHT));
         assertThat(against(held("Wendlow", REGULAR, "ttf")).next(judgeable(moved)))
                 .isEqualTo(new Judged(
-                        Verdict.SAME_DRAWING, "the same drawing as held.ttf in Wendlow, which is filed elsewhere"));
+                        Verdict.SAME_DRAWING, "the same outlines as held.ttf in Wendlow, which is filed elsewhere"));
     }
 
     @Test

@@ -18,8 +18,8 @@ public final class StartedServer implements AutoCloseable {
     }
 
     /** Over a folder that is empty or was left by a server before. */
-    public static StartedServer over(Path data, Clock clock) {
-        return start(data, clock, false);
+    public static StartedServer over(Path data) {
+        return start(data, new TestClock(), false);
     }
 
     static StartedServer start(Path data, Clock clock, boolean demo) {
