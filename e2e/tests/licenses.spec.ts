@@ -172,7 +172,7 @@ test("faces are picked on the grid, costs stand by client, and page views come i
   await page.goto("/licenses/costs");
   await expect(page.getByRole("row", { name: /^Marlpit Brickworks/ })).toContainText("12");
 
-  await openRecord(page, "/sites", "Marlpit", "Record");
+  await openRecord(page, "/sites", "Marlpit", "Details");
   const csv = (text: string) => ({ name: "views.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
   await page.getByLabel("Page views to import").setInputFiles(csv("site,month,page_views\nMarlpit,May,7\n"));
   await expect(

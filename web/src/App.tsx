@@ -1,5 +1,5 @@
 import { lazy, Suspense } from "react";
-import { createBrowserRouter, RouterProvider, useRouteError, type RouteObject } from "react-router";
+import { createBrowserRouter, RouterProvider, useRouteError, type RouteObject, redirect } from "react-router";
 import { Frame } from "./frame/Frame";
 import { NoSuchPage } from "./frame/NoSuchPage";
 import { useWho } from "./shared/account/session";
@@ -77,9 +77,13 @@ export const routes: RouteObject[] = [
         path: "sites",
         lazy: async () => ({ Component: (await import("./site/SiteListPage")).SiteListPage }),
       },
-      { path: "proof", lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }) },
+      { path: "css", lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }) },
+      // Addresses of earlier versions, which bookmarks and messages may still have.
+      { path: "proof", loader: () => redirect("/css") },
+      { path: "sites/:id/proof", loader: ({ params }) => redirect(`/sites/${params.id}/css`) },
+      { path: "sites/:id/record", loader: ({ params }) => redirect(`/sites/${params.id}/details`) },
       {
-        path: "sites/:id/proof",
+        path: "sites/:id/css",
         lazy: async () => ({ Component: (await import("./proof/ProofPage")).ProofPage }),
       },
       {
@@ -95,7 +99,7 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import("./site/type/TypePage")).TypePage }),
       },
       {
-        path: "sites/:id/record",
+        path: "sites/:id/details",
         lazy: async () => ({ Component: (await import("./site/RecordPage")).RecordPage }),
       },
       {

@@ -68,7 +68,9 @@ function FactsOf({ facts }: { facts: FileDetails }) {
         )}
       </Fact>
       <Fact name="Characters" says={charactersIn(facts)}>
-        {facts.cutDown.length > 0 && <p className="ochre">It looks like a subset: {facts.cutDown.join("; ")}.</p>}
+        {facts.cutDown.length > 0 && (
+          <p className="ochre">It looks like a subset: {facts.cutDown.join("; ")}.</p>
+        )}
       </Fact>
       {facts.axes.length > 0 && (
         <Fact

@@ -38,7 +38,9 @@ describe("what a file says of itself", () => {
     expect(await screen.findByText(/^1 language, English among them/)).toBeInTheDocument();
     await user.click(screen.getByText("1 language lacks a few characters"));
     expect(screen.getByText("ł Ł")).toBeVisible();
-    expect(said("Characters")).toHaveTextContent("It looks cut down: it lacks the letters of its own name.");
+    expect(said("Characters")).toHaveTextContent(
+      "It looks like a subset: it lacks the letters of its own name.",
+    );
     expect(said("Line height")).toHaveTextContent(/on other systems lines come out higher or lower/);
     expect(within(said("Line height")).getByRole("row", { name: "units per em 1,000" })).toBeInTheDocument();
     expect(said("Problems")).toHaveTextContent("post gives no names");

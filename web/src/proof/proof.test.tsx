@@ -35,7 +35,7 @@ function reading(path: string) {
 describe("proof-reading", () => {
   it("marks a finding in its line and corrects it by one press", async () => {
     const asked = reading("*/api/proof");
-    const { user } = await open("/proof", "Check a style sheet");
+    const { user } = await open("/css", "Check a style sheet");
     await user.click(screen.getByRole("textbox", { name: /^Paste the CSS/ }));
     await user.paste(css);
     await user.click(screen.getByRole("button", { name: "Check it" }));
@@ -54,7 +54,7 @@ describe("proof-reading", () => {
       http.get("*/api/sites/s1", () => HttpResponse.json(site())),
       http.post("*/api/sites/s1/proof", () => problem(422, "“x” is no address.")),
     );
-    const { user } = await open("/sites/s1/proof", "Fernway");
+    const { user } = await open("/sites/s1/css", "Fernway");
     expect(screen.getByLabelText(/^Address/)).toHaveValue("https://fernway.example/");
     await user.click(screen.getByRole("textbox", { name: /^Paste the CSS/ }));
     await user.paste(css);

@@ -224,12 +224,12 @@ describe("a site", () => {
         HttpResponse.json({ name: "wen", displayName: "Wen", level: "READER", sessions: 1 }),
       ),
     );
-    const { router } = await open("/sites/s1/record", "Fernway");
+    const { router } = await open("/sites/s1/details", "Fernway");
     expect(await screen.findByRole("button", { name: "Save" })).toBeDisabled();
     for (const [place, shown] of [
       ["", "No pack yet. It will contain the faces that are held and allowed on every domain."],
       ["/type", "Headings"],
-      ["/record", "Name and domains"],
+      ["/details", "Name and domains"],
     ] as const) {
       await act(() => router.navigate(`/sites/s1${place}`));
       await screen.findAllByText(shown);
@@ -244,7 +244,7 @@ describe("a site", () => {
     const flags = [flag(), flag({ id: "1", kind: "FACE_NOT_HELD", action: "ADD_FILES" })];
     network.use(http.get("*/api/flags", () => HttpResponse.json({ items: flags, next: null })));
     const { router } = await open("/sites/s1", "Fernway");
-    for (const place of ["", "/type", "/proof", "/record"]) {
+    for (const place of ["", "/type", "/css", "/details"]) {
       await act(() => router.navigate(`/sites/s1${place}`));
       const leaves = await screen.findByRole("navigation", { name: "Leaves of this site" });
       expect(await within(leaves).findByRole("link", { name: "Overview 1 flag" })).toBeInTheDocument();
@@ -262,7 +262,7 @@ describe("a site", () => {
         return HttpResponse.json({ historyId: "h1" });
       }),
     );
-    const { user } = await open("/sites/s1/record", "Fernway");
+    const { user } = await open("/sites/s1/details", "Fernway");
     await user.click(screen.getByRole("button", { name: "Delete the site" }));
     const question = await screen.findByRole("dialog", { name: "Delete Fernway?" });
     expect(question).toHaveTextContent("Its text role and its packs go with it.");

@@ -8,7 +8,7 @@ export function SitesLeaves() {
       label="Leaves of the sites"
       leaves={[
         { to: "/sites", name: "Sites", flags: 0 },
-        { to: "/proof", name: "Proof", flags: 0 },
+        { to: "/css", name: "CSS", flags: 0 },
       ]}
     />
   );
@@ -35,8 +35,8 @@ export function SiteLeaves({ id }: { id: string }) {
         leaf("type", "Type"),
         leaf("delivery", "Delivery"),
         leaf("pages", "Pages"),
-        leaf("proof", "Proof"),
-        leaf("record", "Details"),
+        leaf("css", "CSS"),
+        leaf("details", "Details"),
       ]}
     />
   );
