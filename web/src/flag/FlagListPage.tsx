@@ -81,7 +81,7 @@ function Sentence({ filter, onChange }: SentenceProps) {
         hideLabel
         label="Person"
         value={filter.person}
-        options={[["", "anybody or nobody"], ...persons]}
+        options={[["", "anyone or no one"], ...persons]}
         onChange={(person) => onChange({ person })}
       />
       <span>{words.gatheredBy}</span>

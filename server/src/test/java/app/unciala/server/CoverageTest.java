@@ -99,7 +99,7 @@ class CoverageTest {
         JsonNode says = refused.get("licenses").get(0);
         assertThat(says.get("licenseId").asString()).isEqualTo(license);
         assertThat(says.get("reasons").get(0).get("text").asString())
-                .isEqualTo("quay.example is not among its domains; 1 place for more is free");
+                .isEqualTo("quay.example is not among its domains; 1 more may be added");
         JsonNode allowed = caller.get("/api/coverage/" + licensed + "/" + site).json();
         assertThat(allowed.get("faces").get(0).asString()).isEqualTo("Regular");
         assertThat(allowed.get("lacking")).isEmpty();
@@ -152,7 +152,7 @@ class CoverageTest {
         JsonNode recorded = caller.get("/api/licenses/" + license).json();
         assertThat(recorded.get("allows").get(0).asString())
                 .isEqualTo("Penmarrow may be served in any format on tarn.example.");
-        assertThat(recorded.get("allows").get(1).asString()).isEqualTo("1 of its places for 2 hosts is free.");
+        assertThat(recorded.get("allows").get(1).asString()).isEqualTo("It permits 2 hosts; 1 more may be added.");
     }
 
     @Test

@@ -85,7 +85,7 @@ final class SiteFlags {
                         FlagKind.DOMAINS_OVER_LIMIT,
                         crossing,
                         subject.domain(domain.ascii()),
-                        family + ": too many domains, " + domain.display() + " among them",
+                        family + ": " + domain.display() + " is over the domain limit",
                         license + ": " + reason.text() + ".");
             case PAGE_VIEWS ->
                 flag(

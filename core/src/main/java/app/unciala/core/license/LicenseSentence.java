@@ -151,8 +151,8 @@ public final class LicenseSentence {
 
     private static String freePlaces(PermittedDomains where, int places) {
         int free = where.free().orElseThrow();
-        return Sentences.number(free) + " of its places for " + places(where, places)
-                + (free == 1 ? " is free." : " are free.");
+        return "It permits " + places(where, places)
+                + (free == 0 ? ", and the limit is reached." : "; " + Sentences.number(free) + " more may be added.");
     }
 
     private static String places(PermittedDomains where, int places) {

@@ -176,14 +176,13 @@ public record PermittedDomains(
                                 new Reason(
                                         Point.DOMAIN_LIMIT,
                                         Verdict.REFUSED,
-                                        tooMany() + ": " + Sentences.number(taken() - (long) places.orElseThrow())
-                                                + " too many, " + by + " among them")));
+                                        tooMany() + "; " + by + " is over the limit")));
     }
 
-    /** How many domains are named and how many are permitted, where more are named than there are places for. */
+    /** How many domains are listed and how many are permitted, where too many are listed. */
     String tooMany() {
         return Sentences.count(taken(), counting.words() + " is", counting.words() + "s are")
-                + " named where it permits " + Sentences.number(places.orElseThrow());
+                + " listed where it permits " + Sentences.number(places.orElseThrow());
     }
 
     private Ruling live(DomainName host) {
@@ -213,15 +212,14 @@ public record PermittedDomains(
                 () -> List.of(new Reason(
                         Point.DOMAIN_LIMIT,
                         Verdict.REFUSED,
-                        tooMany() + ", and " + above + " is beyond that number with all below it")));
+                        tooMany() + "; " + above + " is over the limit with all its subdomains")));
     }
 
     private String freePlaces() {
         return free().stream()
                 .mapToObj(left -> left == 0
-                        ? "; none of its " + Sentences.count(places.orElseThrow(), "place", "places") + " is free"
-                        : "; " + Sentences.count(left, "place", "places") + " for more " + (left == 1 ? "is" : "are")
-                                + " free")
+                        ? "; its limit of " + Sentences.number(places.orElseThrow()) + " is reached"
+                        : "; " + Sentences.number(left) + " more may be added")
                 .findFirst()
                 .orElse("");
     }

@@ -304,7 +304,7 @@ class ComparisonTest {
                         .map(Flag::reason))
                 .singleElement()
                 .asString()
-                .contains("2 hosts are named where it permits 1: 1 too many, client.example among them");
+                .contains("2 hosts are listed where it permits 1; client.example is over the limit");
     }
 
     @Test

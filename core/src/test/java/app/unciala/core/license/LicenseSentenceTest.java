@@ -86,14 +86,14 @@ class LicenseSentenceTest {
                 .build();
         assertThat(LicenseSentence.of(license, List.of("Marl"), TODAY))
                 .contains(
-                        "2 of its places for 3 hosts are free.",
+                        "It permits 3 hosts; 2 more may be added.",
                         "Up to 50,000 page views a month are permitted; 61,300 were read in April 2030.",
                         "Converting to other formats is granted.",
                         "Renaming is refused.");
         License over = LicenseBuilder.builder(license)
                 .domains(on(List.of("tarn.example", "quay.example"), OptionalInt.of(1)))
                 .build();
-        assertThat(LicenseSentence.of(over, List.of("Marl"), TODAY)).contains("2 hosts are named where it permits 1.");
+        assertThat(LicenseSentence.of(over, List.of("Marl"), TODAY)).contains("2 hosts are listed where it permits 1.");
         assertThat(first(over, "Marl")).contains(" on tarn.example").doesNotContain("quay.example");
     }
 
