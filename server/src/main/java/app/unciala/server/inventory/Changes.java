@@ -1,11 +1,15 @@
 package app.unciala.server.inventory;
 
+import app.unciala.core.flag.Owner;
 import app.unciala.core.flag.Scope;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * The order of changes. A transaction that changes the inventory begins here, before it reads anything: it waits until
@@ -35,9 +39,29 @@ public class Changes {
 
     @Transactional(propagation = Propagation.MANDATORY)
     public void touched(Scope scope) {
-        if (!scope.isEmpty()) {
+        if (TransactionSynchronizationManager.getResource(this) instanceof Together together) {
+            together.owners.addAll(scope.owners());
+        } else if (!scope.isEmpty()) {
             events.publishEvent(new Touched(scope));
         }
+    }
+
+    /** Several changes of one transaction as one: the flags of what they touch are compared once, after the last. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void together(Runnable several) {
+        Together together = new Together();
+        TransactionSynchronizationManager.bindResource(this, together);
+        try {
+            several.run();
+        } finally {
+            TransactionSynchronizationManager.unbindResource(this);
+        }
+        touched(new Scope(together.owners));
+    }
+
+    /** What several changes have touched so far. */
+    private static final class Together {
+        private final SortedSet<Owner> owners = new TreeSet<>();
     }
 
     /** Counts a change of the held files, after which intakes under review are judged anew. */

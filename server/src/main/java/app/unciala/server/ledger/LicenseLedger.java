@@ -1,6 +1,7 @@
 package app.unciala.server.ledger;
 
 import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Batches;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.ledger.LedgerEntry.NamedFaces;
 import app.unciala.server.ledger.LedgerEntry.ReadEntry;
@@ -21,13 +22,15 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** All licenses as a file, written and read. A file goes in as a whole or not at all. */
+/** All licenses as a file, written and read. Nothing of a file with a problem is recorded. */
 @Service
 class LicenseLedger {
     private static final int MOST_LICENSES = 5_000;
+    private static final int BATCH = 25;
 
     private final LicenseService licenses;
     private final Links links;
+    private final Batches batches;
     private final Validator validator;
     private final CsvLedger csv;
     private final JsonLedger json;
@@ -36,12 +39,14 @@ class LicenseLedger {
     LicenseLedger(
             LicenseService licenses,
             Links links,
+            Batches batches,
             Validator validator,
             CsvLedger csv,
             JsonLedger json,
             OdrlLedger odrl) {
         this.licenses = licenses;
         this.links = links;
+        this.batches = batches;
         this.validator = validator;
         this.csv = csv;
         this.json = json;
@@ -74,7 +79,6 @@ class LicenseLedger {
     }
 
     /** Reads a file in any of the forms; records what it has if there is no problem and {@code record} says so. */
-    @Transactional
     ImportReport read(byte[] bytes, boolean record) {
         String text = CsvText.decoded(bytes);
         List<FileProblem> problems = new ArrayList<>();
@@ -87,11 +91,11 @@ class LicenseLedger {
             Set<String> names = new HashSet<>(licenses.names());
             entries.forEach(entry -> drafts.add(checked(entry, names, problems)));
         }
-        boolean all = record && problems.isEmpty();
-        if (all) {
-            drafts.forEach(licenses::create);
+        if (!record || !problems.isEmpty()) {
+            return new ImportReport(entries.size(), 0, problems);
         }
-        return new ImportReport(entries.size(), all ? drafts.size() : 0, problems);
+        Batches.Outcome outcome = batches.each(drafts, BATCH, licenses::create);
+        return ImportReport.of(entries.size(), outcome.done(), outcome.stopped());
     }
 
     private LedgerForm formOf(String text) {

@@ -1,6 +1,7 @@
 package app.unciala.server.site;
 
 import app.unciala.server.fault.Fault;
+import app.unciala.server.inventory.Batches;
 import app.unciala.server.listing.CsvText;
 import app.unciala.server.listing.CsvText.CsvLine;
 import app.unciala.server.listing.ImportReport;
@@ -8,20 +9,23 @@ import app.unciala.server.listing.ImportReport.FileProblem;
 import java.time.DateTimeException;
 import java.time.YearMonth;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Page views as CSV (RFC 4180): the site by its name or one of its domains, the month, and the number, such as
- * {@code northlight.example,2030-04,61300}. A file goes in as a whole or not at all.
+ * {@code northlight.example,2030-04,61300}. Nothing of a file with a problem is recorded.
  */
 @Service
 class PageViewsFile {
     private static final int MOST_LINES = 20_000;
+    private static final int BATCH = 100;
     private static final long MOST_VIEWS = 1_000_000_000_000L;
     private static final String SITE = "site";
     private static final String MONTH = "month";
@@ -29,15 +33,16 @@ class PageViewsFile {
     private static final List<String> COLUMNS = List.of(SITE, MONTH, PAGE_VIEWS);
 
     private final PageViewsService pageViews;
+    private final Batches batches;
 
-    PageViewsFile(PageViewsService pageViews) {
+    PageViewsFile(PageViewsService pageViews, Batches batches) {
         this.pageViews = pageViews;
+        this.batches = batches;
     }
 
     private record Views(String siteId, YearMonth month, long views) {}
 
     /** Reads a file; records what it has if there is no problem and {@code record} says so. */
-    @Transactional
     ImportReport read(byte[] bytes, boolean record) {
         List<FileProblem> problems = new ArrayList<>();
         List<CsvLine> lines = CsvText.lines(CsvText.decoded(bytes), COLUMNS, COLUMNS, problems::add);
@@ -47,8 +52,9 @@ class PageViewsFile {
         List<Views> all = new ArrayList<>();
         if (problems.isEmpty()) {
             Set<String> said = new HashSet<>();
+            Map<String, List<String>> sites = new HashMap<>();
             for (CsvLine line : lines) {
-                Views views = views(line, problems);
+                Views views = views(line, sites, problems);
                 if (views != null && !said.add(views.siteId() + " " + views.month())) {
                     problems.add(
                             new FileProblem(line.place(), MONTH, "This month of this site stands twice in the file."));
@@ -58,17 +64,20 @@ class PageViewsFile {
                 }
             }
         }
-        boolean recorded = record && problems.isEmpty();
-        if (recorded) {
-            all.forEach(views -> pageViews.record(views.siteId(), views.month(), views.views()));
+        if (!record || !problems.isEmpty()) {
+            return new ImportReport(lines.size(), 0, problems);
         }
-        return new ImportReport(lines.size(), recorded ? all.size() : 0, problems);
+        // What is read of one site stands together, so that few batches compare it.
+        all.sort(Comparator.comparing(Views::siteId).thenComparing(Views::month));
+        Batches.Outcome outcome =
+                batches.each(all, BATCH, views -> pageViews.record(views.siteId(), views.month(), views.views()));
+        return ImportReport.of(lines.size(), outcome.done(), outcome.stopped());
     }
 
-    private @Nullable Views views(CsvLine line, List<FileProblem> problems) {
+    private @Nullable Views views(CsvLine line, Map<String, List<String>> sites, List<FileProblem> problems) {
         int before = problems.size();
         String named = line.cells().getOrDefault(SITE, "");
-        List<String> ids = pageViews.idsNamed(named);
+        List<String> ids = sites.computeIfAbsent(named, pageViews::idsNamed);
         if (ids.size() != 1) {
             problems.add(new FileProblem(
                     line.place(),
