@@ -4,7 +4,7 @@ import type { Flag } from "../shared/api/types";
 export const words = {
   skip: "Skip to content",
   places: "Places",
-  apart: "Other places",
+  apart: "More",
   home: "Unciala, today",
   keysAndSigns: "Shortcuts and symbols",
   keys: "Shortcuts",
