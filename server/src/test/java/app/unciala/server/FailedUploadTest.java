@@ -56,10 +56,17 @@ class FailedUploadTest {
         Files.writeString(orphan.resolve("writing1.part"), "half a file");
         Path coming = Files.createDirectories(data.resolve("uploads")).resolve("upload_1.tmp");
         Files.writeString(coming, "what a request had sent so far");
+        Path script = Files.createDirectories(data.resolve("backups").resolve("script1"));
+        Files.writeString(script.resolve("database.sql"), "the database, half written");
+        Path archive = Files.writeString(data.resolve("backups").resolve("backup1.part"), "half an archive");
+        Path made = Files.writeString(data.resolve("backups").resolve("unciala-2030-01-01-000000.zip"), "a whole one");
         try (StartedServer server = StartedServer.over(data)) {
             Caller caller = server.signIn();
             assertThat(orphan).doesNotExist();
             assertThat(coming).doesNotExist();
+            assertThat(script).doesNotExist();
+            assertThat(archive).doesNotExist();
+            assertThat(made).exists();
             caller.hold("Gannet-Regular.ttf");
             assertThat(data.resolve("uploads")).isEmptyDirectory();
         }

@@ -2,6 +2,7 @@ package app.unciala.server.backup;
 
 import app.unciala.server.backup.BackupArchive.BadBackup;
 import app.unciala.server.backup.BackupArchive.Manifest;
+import app.unciala.server.inventory.Migrations;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.net.URI;
@@ -71,12 +72,13 @@ public final class BackupCommand {
         if (!Files.exists(data.resolve("unciala.mv.db"))) {
             throw new BadBackup("there is no inventory in " + data);
         }
-        Path script = Files.createTempFile("unciala", ".sql");
+        Path own = BackupScript.folderIn(data);
+        Path script = own.resolve(BackupArchive.DATABASE);
         try (Connection connection = DriverManager.getConnection(url(data), "unciala", "")) {
             BackupScript.write(connection, script);
             return BackupArchive.write(data, script, Instant.now(), target, done -> {});
         } finally {
-            Files.deleteIfExists(script);
+            FileSystemUtils.deleteRecursively(own);
         }
     }
 
@@ -123,14 +125,17 @@ public final class BackupCommand {
                 }
             }
         }
-        BackupArchive.check(archive);
+        Manifest manifest = BackupArchive.check(archive);
         Files.createDirectories(data.getParent());
         Path unfinished = Files.createTempDirectory(data.getParent(), "restoring");
         try {
             BackupArchive.extract(archive, unfinished);
             Path script = unfinished.resolve(BackupArchive.DATABASE);
+            Migrations.of(url(unfinished), manifest.schema()).migrate();
             try (Connection connection = DriverManager.getConnection(url(unfinished), "unciala", "")) {
-                BackupScript.read(connection, script);
+                BackupRows.read(connection, script);
+            } catch (SQLException e) {
+                throw new BadBackup("its rows do not fit the tables of its version: " + e.getMessage());
             }
             Files.delete(script);
             Files.deleteIfExists(data);

@@ -24,6 +24,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
+import org.springframework.util.FileSystemUtils;
 
 /** Makes backups while the server runs. */
 @Service
@@ -41,6 +42,7 @@ public class BackupService {
         this.source = source;
         this.data = data;
         this.clock = clock;
+        BackupScript.clearIn(data);
     }
 
     /** A backup in the data folder. */
@@ -107,7 +109,8 @@ public class BackupService {
      */
     synchronized Manifest make(Path target) throws IOException {
         progress = new BackupProgress(true, 0, 0, "");
-        Path script = Files.createTempFile("unciala", ".sql");
+        Path own = BackupScript.folderIn(data);
+        Path script = own.resolve(BackupArchive.DATABASE);
         try {
             script(script);
             long total = BackupArchive.size(data);
@@ -123,7 +126,7 @@ public class BackupService {
             progress = new BackupProgress(false, 0, 0, String.valueOf(e.getMessage()));
             throw e;
         } finally {
-            Files.deleteIfExists(script);
+            FileSystemUtils.deleteRecursively(own);
         }
     }
 

@@ -19,6 +19,7 @@ class PageController {
         "/history/**",
         "/settings/**",
         "/people/**",
+        "/css/**",
         "/proof/**",
         "/join/**"
     })

@@ -4,21 +4,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.unciala.server.backup.BackupArchive.BadBackup;
+import app.unciala.server.storage.FileStore;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
+import app.unciala.server.testing.StartedServer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -58,7 +64,6 @@ class BackupTest {
             assertThat(count(statement, "select count(*) from face_file")).isEqualTo(held);
             assertThat(count(statement, "select count(*) from flag where gone is null"))
                     .isPositive();
-            assertThat(count(statement, "select count(*) from spring_session")).isZero();
             assertThat(count(statement, "select max(cast(\"version\" as integer)) from \"flyway_schema_history\""))
                     .as("BackupArchive.SCHEMA is the newest migration")
                     .isEqualTo(BackupArchive.SCHEMA);
@@ -66,6 +71,19 @@ class BackupTest {
         assertThatThrownBy(() -> new BackupCommand(restored).restore(archive))
                 .isInstanceOf(BadBackup.class)
                 .hasMessageContaining("not empty");
+        try (StartedServer again = StartedServer.over(restored)) {
+            Caller after = again.signIn();
+            int deeds = after.get("/api/history").json().get("items").size();
+            after.hold("Hollin-Regular.ttf");
+            assertThat(after.get("/api/history").json().get("items").size())
+                    .as("new entries follow the restored ones")
+                    .isGreaterThan(deeds);
+            assertThat(after.send("POST", "/api/flags/comparison", Map.of())
+                            .json()
+                            .get("mended")
+                            .asInt())
+                    .isZero();
+        }
     }
 
     @Test
@@ -99,6 +117,64 @@ class BackupTest {
             Files.delete(zip.getPath("database.sql"));
         }
         assertRefused(missing, "database.sql is missing");
+    }
+
+    @Test
+    void ofAnArchiveNothingButRowsOfValuesIsEverRun() throws Exception {
+        SERVER.signIn().hold("Ostrel-Bold.ttf");
+        Path archive = folder.resolve("plain.zip");
+        new BackupCommand(SERVER.data()).backup(archive);
+        Path written = folder.resolve("written-by-a-statement");
+        String write = "FILE_WRITE('x', '" + written + "')";
+
+        Path statements = folder.resolve("statements.zip");
+        Files.copy(archive, statements);
+        forge(
+                statements,
+                sql -> sql + "CREATE ALIAS F FOR \"java.lang.System.lineSeparator\";\nCALL " + write + ";\n"
+                        + "CREATE TABLE X(A BIGINT DEFAULT " + write + ");\nINSERT INTO X VALUES (DEFAULT);\n"
+                        + "INSERT INTO \"PUBLIC\".\"NOWHERE\" VALUES (" + write + ");\n");
+        Path restored = folder.resolve("without-statements");
+        new BackupCommand(restored).restore(statements);
+        assertThat(written).doesNotExist();
+        assertThat(restored.resolve("unciala.mv.db")).exists();
+
+        for (String value : List.of(
+                write,
+                "(SELECT " + write + ")",
+                "'a' || " + write,
+                "\"FILE_WRITE\"('x', '" + written + "')",
+                "JSON " + write)) {
+            Path forged = folder.resolve("forged.zip");
+            Files.copy(archive, forged, StandardCopyOption.REPLACE_EXISTING);
+            forge(forged, sql -> sql + "INSERT INTO \"PUBLIC\".\"CLIENT\" VALUES ('c', 0, 'C', " + value + ");\n");
+            assertRefused(forged, "is no row of plain values");
+            assertThat(written).as(value).doesNotExist();
+        }
+        Path ended = folder.resolve("ended.zip");
+        Files.copy(archive, ended);
+        forge(
+                ended,
+                sql -> sql + "INSERT INTO \"PUBLIC\".\"CLIENT\" VALUES ('c', 0, 'C', 1); CALL " + write + "; --);\n");
+        assertRefused(ended, "its rows do not fit");
+        assertThat(written).doesNotExist();
+    }
+
+    @Test
+    void noSessionGoesAlongAndNobodyElseReadsWhatIsWritten() throws Exception {
+        SERVER.signIn();
+        Path archive = folder.resolve("quiet.zip");
+        new BackupCommand(SERVER.data()).backup(archive);
+        try (FileSystem zip = FileSystems.newFileSystem(archive)) {
+            assertThat(Files.readString(zip.getPath(BackupArchive.DATABASE)))
+                    .contains("INSERT INTO \"PUBLIC\".\"ACCOUNT\"")
+                    .doesNotContain("SPRING_SESSION");
+        }
+        Path scripts = BackupScript.folderIn(SERVER.data());
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(scripts)))
+                .isEqualTo("rwx------");
+        assertThat(scripts).startsWith(SERVER.data());
+        Files.delete(scripts);
     }
 
     @Test
@@ -171,6 +247,23 @@ class BackupTest {
     private static void edit(Path archive, String entry, String content) throws Exception {
         try (FileSystem zip = FileSystems.newFileSystem(archive)) {
             Files.write(zip.getPath(entry), content.getBytes(StandardCharsets.UTF_8));
+        }
+    }
+
+    /** Changes the database of an archive, and its digest in the manifest with it. */
+    private static void forge(Path archive, UnaryOperator<String> change) throws Exception {
+        try (FileSystem zip = FileSystems.newFileSystem(archive)) {
+            Path database = zip.getPath(BackupArchive.DATABASE);
+            byte[] before = Files.readAllBytes(database);
+            byte[] after =
+                    change.apply(new String(before, StandardCharsets.UTF_8)).getBytes(StandardCharsets.UTF_8);
+            Files.write(database, after);
+            Path manifest = zip.getPath("manifest.json");
+            Files.writeString(
+                    manifest,
+                    Files.readString(manifest)
+                            .replace("\"bytes\":" + before.length + ",", "\"bytes\":" + after.length + ",")
+                            .replace(FileStore.sha256(before), FileStore.sha256(after)));
         }
     }
 
