@@ -458,10 +458,10 @@ describe("an intake", () => {
     expect(
       await screen.findByText("It contains what was asked for: Hollin Italic is not held."),
     ).toBeInTheDocument();
-    expect(screen.getByText(/flagged as unlicensed until one is/)).toBeInTheDocument();
+    expect(screen.getByText(/will be flagged as unlicensed/)).toBeInTheDocument();
     await user.click(screen.getByRole("combobox", { name: "License" }));
     await user.click(await screen.findByRole("option", { name: "Hollin web license" }));
-    expect(screen.queryByText(/flagged as unlicensed until one is/)).toBeNull();
+    expect(screen.queryByText(/will be flagged as unlicensed/)).toBeNull();
     await user.click(screen.getByRole("button", { name: "Accept 1 file" }));
     await waitFor(() => expect(router.state.location.pathname).toBe("/sites/s1"));
     expect(accepted).toEqual([{ openLicenses: [], license: "l1" }]);

@@ -94,7 +94,7 @@ class RestartTest {
             assertThat(file.get("sample").asString()).startsWith("Ag");
             assertThat(verdict(after, open))
                     .isEqualTo(verdict.replaceFirst("\"sample\":\"[^\"]*\"", "\"sample\":\"\""))
-                    .contains("drawing");
+                    .contains("outlines");
         }
     }
 
