@@ -12,7 +12,7 @@ test("today says what must not go out, with the step that solves it", async ({ p
   await expect(main.getByText(/blocking flags/)).toBeVisible();
   const ended = main.locator(".home-row", { hasText: "Brantle on Copperline: license ended" }).first();
   await expect(ended).toContainText("Unlicensed");
-  await ended.getByRole("link", { name: "Renew it" }).click();
+  await ended.getByRole("link", { name: "Renew" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Brantle yearly" })).toBeVisible();
   await expect(page.getByLabel("Ends")).not.toHaveValue("");
   await expect(page.getByRole("group", { name: /Brantle on Copperline: license ended/ })).toBeVisible();
@@ -81,7 +81,7 @@ test("one of two equal files is removed, taken back, and retired as a duplicate"
   await group.getByRole("button", { name: "Keep this, retire the others" }).click();
   await expect(page.getByText("Retired 1 file.")).toBeVisible();
   await expect(group).toBeHidden();
-  await page.getByRole("navigation", { name: "Apart" }).getByRole("link", { name: "History" }).click();
+  await page.getByRole("navigation", { name: "More" }).getByRole("link", { name: "History" }).click();
   await expect(page.getByText(/^Kept .* and retired 1 duplicate/).first()).toBeVisible();
 });
 
@@ -155,7 +155,7 @@ test("a font dropped on the search says whether it is held", async ({ page }) =>
 });
 
 test("paper is chosen in the settings and stays, and signing out ends the session", async ({ page }) => {
-  await page.getByRole("navigation", { name: "Apart" }).getByRole("link", { name: "Mara Quill" }).click();
+  await page.getByRole("navigation", { name: "More" }).getByRole("link", { name: "Mara Quill" }).click();
   await page.getByRole("button", { name: "Dark" }).click();
   const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
   await expect.poll(paper).toBe("rgb(27, 24, 21)");

@@ -67,6 +67,11 @@ describe("how a site stands", () => {
       [row("Bold", "ALLOWED"), row("Bold", "ALLOWED"), row("Regular", "ALLOWED")],
       "All 2 faces it asks for are in the inventory and cleared on every domain.",
     ],
+    [[row("Bold", "REFUSED")], "The one face it asks for isn’t cleared on every domain."],
+    [
+      [row("Bold", "REFUSED"), row("Regular", "NOT_STATED")],
+      "None of the 2 faces it asks for is cleared on every domain.",
+    ],
     [
       [row("Bold", "ALLOWED", 0), row("Regular", "ALLOWED")],
       "1 of 2 faces is cleared on every domain; Ostrel Bold isn’t in the inventory.",

@@ -31,6 +31,11 @@ export function standing(rows: Decided[]): string {
       ? "The one face it asks for is in the inventory and cleared on every domain."
       : `All ${faces.size} faces it asks for are in the inventory and cleared on every domain.`;
   }
+  if (barred === faces.size) {
+    return barred === 1
+      ? "The one face it asks for isn’t cleared on every domain."
+      : `None of the ${barred} faces it asks for is cleared on every domain.`;
+  }
   const but = [
     barred > 0 && `${barred} ${barred === 1 ? "isn’t" : "aren’t"}`,
     notHeld.length > 0 && `${listed(notHeld)} ${notHeld.length === 1 ? "isn’t" : "aren’t"} in the inventory`,

@@ -14,7 +14,7 @@ export const words = {
   pick: "Move with the arrow keys; type a letter to jump to the next family that begins with it.",
   recordLicense: "Record a license",
   askVendor: "Ask the vendor",
-  renew: "Renew it",
+  renew: "Renew",
   attach: "Extend a license …",
   attachTitle: "Extend a license",
   attachIt: "Extend",
