@@ -3,7 +3,7 @@ import type { Mode } from "./specimen";
 
 /** What the leaf Type says. */
 export const words = {
-  below: "Every text role together, as on a page. Type over the words to try others; they aren’t saved.",
+  below: "Every text role together, as on a page. Type over the words to try others; they aren’t kept.",
   setIn: "Set in",
   set: "Text roles",
   editRole: "Change",
