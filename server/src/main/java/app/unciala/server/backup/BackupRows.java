@@ -22,7 +22,8 @@ import org.jspecify.annotations.Nullable;
  */
 final class BackupRows {
     private static final String HISTORY_OF_TABLES = "flyway_schema_history";
-    private static final Pattern INSERT = Pattern.compile("\\s*INSERT INTO \"PUBLIC\"\\.\"(\\w+)\" VALUES\\s*");
+    private static final Pattern INSERT = Pattern.compile("\\s*INSERT INTO \"PUBLIC\"\\.\"(\\w+)\"");
+    private static final Pattern VALUES = Pattern.compile(" VALUES\\s*");
     private static final Pattern WORD_OR_NUMBER = Pattern.compile("NULL|TRUE|FALSE|-?\\d[\\d.]*(E[+-]?\\d+)?");
     private static final Pattern QUOTE =
             Pattern.compile("(U&|X|JSON |DATE |TIME |TIMESTAMP |TIME WITH TIME ZONE |TIMESTAMP WITH TIME ZONE )?'");
@@ -55,7 +56,9 @@ final class BackupRows {
             for (String text = next(reader); text != null; text = next(reader)) {
                 Matcher insert = INSERT.matcher(text);
                 if (insert.lookingAt() && tables.contains(insert.group(1))) {
-                    if (!isPlain(text, insert.end())) {
+                    // One that is not understood is refused, as passing over it would lose what it puts in.
+                    Matcher values = VALUES.matcher(text).region(insert.end(), text.length());
+                    if (!values.lookingAt() || !isPlain(text, values.end())) {
                         throw new BadBackup(
                                 "what it puts into the table " + insert.group(1) + " is no row of plain values");
                     }

@@ -151,6 +151,10 @@ class BackupTest {
             assertRefused(forged, "is no row of plain values");
             assertThat(written).as(value).doesNotExist();
         }
+        Path columns = folder.resolve("columns.zip");
+        Files.copy(archive, columns);
+        forge(columns, sql -> sql + "INSERT INTO \"PUBLIC\".\"CLIENT\"(\"ID\") VALUES ('c');\n");
+        assertRefused(columns, "is no row of plain values");
         Path ended = folder.resolve("ended.zip");
         Files.copy(archive, ended);
         forge(

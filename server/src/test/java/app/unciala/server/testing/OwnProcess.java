@@ -86,6 +86,8 @@ public final class OwnProcess implements AutoCloseable {
     public void copyAsIfKilled(Path copy, Runnable halted) throws IOException {
         signal("STOP");
         try {
+            // Until the signal has reached every thread.
+            Caller.pause();
             halted.run();
             FileSystemUtils.copyRecursively(data, copy);
         } finally {
