@@ -19,6 +19,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.springframework.boot.logging.LogLevel;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -131,6 +133,8 @@ public final class BackupCommand {
         try {
             BackupArchive.extract(archive, unfinished);
             Path script = unfinished.resolve(BackupArchive.DATABASE);
+            // As in the running server, which is told so by its settings.
+            LoggingSystem.get(BackupCommand.class.getClassLoader()).setLogLevel("org.flywaydb", LogLevel.ERROR);
             Migrations.of(url(unfinished), manifest.schema()).migrate();
             try (Connection connection = DriverManager.getConnection(url(unfinished), "unciala", "")) {
                 BackupRows.read(connection, script);
