@@ -16,7 +16,7 @@ test("a font is shown by letters it has, and damage that browsers do not take is
   await page
     .getByLabel("Choose files")
     .setInputFiles([join(target, "samples/emoji-cut.woff2"), join(target, "damaged", damaged)]);
-  await expect(page.getByText(/^2 families to/)).toBeVisible();
+  await expect(page.getByText(/^2 families ready to accept/)).toBeVisible();
   await expect(page.getByRole("button", { name: /^Files of / })).toHaveCount(2);
   for (const files of await page.getByRole("button", { name: /^Files of / }).all()) {
     await files.click();
