@@ -10,10 +10,9 @@ export function Checklist({ pack }: { pack: Pack }) {
   const mayEdit = useMayEdit();
   const tick = useChange({
     of: "pack",
-    change: (done: string[]) =>
-      bodyOf(api.PUT("/api/packs/{id}/checklist", { params: { path: { id: pack.id } }, body: { done } })),
+    change: (body: { step: string; done: boolean }) =>
+      bodyOf(api.PUT("/api/packs/{id}/checklist", { params: { path: { id: pack.id } }, body })),
   });
-  const done = pack.checklist.filter((one) => one.done).map((one) => one.what);
   return pack.checklist.length === 0 ? null : (
     <div role="group" aria-label={words.checklist} className="checklist">
       <b>{words.checklist}</b>
@@ -23,9 +22,7 @@ export function Checklist({ pack }: { pack: Pack }) {
           label={one.what}
           checked={one.done}
           disabled={!mayEdit || tick.isPending}
-          onChange={(checked) =>
-            tick.mutate(checked ? [...done, one.what] : done.filter((what) => what !== one.what))
-          }
+          onChange={(done) => tick.mutate({ step: one.what, done })}
         />
       ))}
     </div>

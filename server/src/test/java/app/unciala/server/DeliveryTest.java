@@ -399,14 +399,21 @@ class DeliveryTest {
                 .get("id")
                 .asString();
         String checklist = "/api/packs/" + pack + "/checklist";
-        assertThat(caller.send("PUT", checklist, Map.of("done", List.of("Something else")))
+        assertThat(caller.send("PUT", checklist, Map.of("step", "Something else", "done", true))
                         .status())
                 .isEqualTo(422);
-        Answer ticked = caller.send("PUT", checklist, Map.of("done", List.of("Take it back")));
+        Answer ticked = caller.send("PUT", checklist, Map.of("step", "Take it back", "done", true));
         assertThat(ticked.json().get("checklist").toString())
                 .isEqualTo("[{\"what\":\"Let in the type woff2\",\"done\":false},"
                         + "{\"what\":\"Take it back\",\"done\":true}]");
-        assertThat(caller.send("PUT", checklist, Map.of("done", List.of()))
+        String first = "Let in the type woff2";
+        assertThat(caller.send("PUT", checklist, Map.of("step", first, "done", true))
+                        .json()
+                        .get("checklist")
+                        .findValuesAsString("done"))
+                .as("what somebody else has ticked stays")
+                .containsExactly("true", "true");
+        assertThat(caller.send("PUT", checklist, Map.of("step", "Take it back", "done", false))
                         .json()
                         .get("checklist")
                         .get(1)

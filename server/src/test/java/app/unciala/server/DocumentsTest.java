@@ -15,6 +15,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
+import java.util.zip.CRC32;
+import java.util.zip.Deflater;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -88,6 +93,89 @@ class DocumentsTest {
                                 Map.of("If-Match", caller.get(license).header("ETag")))
                         .status())
                 .isEqualTo(400);
+    }
+
+    /** Ten forms within each of ten forms, and so on: more operators than anybody waits for. */
+    @Test
+    void documentsThatNeverEndLeaveOthersTheirPlace() throws IOException {
+        StringBuilder pdf = new StringBuilder("%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n"
+                + "2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n"
+                + "3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 200]/Contents 4 0 R"
+                + "/Resources<</XObject<</F 5 0 R>>>>>>endobj\n");
+        pdf.append(stream(4, "", "/F Do"));
+        for (int i = 5; i < 17; i++) {
+            pdf.append(stream(
+                    i,
+                    "/Type/XObject/Subtype/Form/BBox[0 0 200 200]/Resources<</XObject<</F " + (i + 1) + " 0 R>>>>",
+                    "/F Do\n".repeat(10)));
+        }
+        pdf.append(stream(17, "/Type/XObject/Subtype/Form/BBox[0 0 200 200]", "0 0 1 1 re f"));
+        byte[] endless = pdf.append("trailer<</Root 1 0 R>>").toString().getBytes(StandardCharsets.UTF_8);
+        String hostile = attach("CORRESPONDENCE", "endless.pdf", endless);
+        String tall = attach("CORRESPONDENCE", "tall.png", png(30_000));
+        List<CompletableFuture<Answer>> asked = IntStream.range(0, 2)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> caller.get(hostile + "/pages/1")))
+                .toList();
+        asked.forEach(answer -> assertThat(answer.join().text()).contains("takes too long"));
+        Answer large = caller.get(tall + "/pages/1");
+        assertThat(large.status()).isEqualTo(422);
+        assertThat(large.text()).contains("too many pixels");
+        String good = attach("CORRESPONDENCE", "good.txt", "You may.".getBytes(StandardCharsets.UTF_8));
+        assertThat(caller.get(good).json().get("text").asString()).isEqualTo("You may.");
+        assertThat(caller.get(license + "/reading").status())
+                .as("the text of a document that never ends")
+                .isIn(200, 422);
+    }
+
+    private static String stream(int number, String dictionary, String content) {
+        return number + " 0 obj<<" + dictionary + "/Length " + content.length() + ">>stream\n" + content
+                + "\nendstream endobj\n";
+    }
+
+    /** A picture of one color, as high as wide, in a few kilobytes. */
+    private static byte[] png(int size) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.writeBytes(new byte[] {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n'});
+        chunk(out, "IHDR", new byte[] {
+            (byte) (size >> 24),
+            (byte) (size >> 16),
+            (byte) (size >> 8),
+            (byte) size,
+            (byte) (size >> 24),
+            (byte) (size >> 16),
+            (byte) (size >> 8),
+            (byte) size,
+            1,
+            0,
+            0,
+            0,
+            0
+        });
+        ByteArrayOutputStream rows = new ByteArrayOutputStream();
+        try (DeflaterOutputStream packed = new DeflaterOutputStream(rows, new Deflater(9))) {
+            byte[] row = new byte[1 + (size + 7) / 8];
+            for (int i = 0; i < size; i++) {
+                packed.write(row);
+            }
+        }
+        chunk(out, "IDAT", rows.toByteArray());
+        chunk(out, "IEND", new byte[0]);
+        return out.toByteArray();
+    }
+
+    private static void chunk(ByteArrayOutputStream out, String type, byte[] data) {
+        byte[] named = new byte[4 + data.length];
+        System.arraycopy(type.getBytes(StandardCharsets.US_ASCII), 0, named, 0, 4);
+        System.arraycopy(data, 0, named, 4, data.length);
+        CRC32 sum = new CRC32();
+        sum.update(named);
+        for (int shift = 24; shift >= 0; shift -= 8) {
+            out.write(data.length >> shift);
+        }
+        out.writeBytes(named);
+        for (int shift = 24; shift >= 0; shift -= 8) {
+            out.write((int) (sum.getValue() >> shift));
+        }
     }
 
     /** Attaches a document; gives the path under which it is shown. */

@@ -11,16 +11,21 @@ import app.unciala.core.page.PageReader;
 import app.unciala.core.page.PageReading;
 import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
+import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.RolesOnPage.OfRole;
 import app.unciala.core.page.Run;
 import app.unciala.core.page.TriedSheet;
+import app.unciala.font.budget.Budget;
+import app.unciala.font.budget.BudgetSpentException;
 import com.google.common.collect.Sets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -36,13 +41,46 @@ public record CheckedPage(
         List<OfRole> roles,
         List<OfRole> rolesOnPhone,
         Optional<TriedPack> tried) {
+    private static final int SECONDS = 30;
+
     /** A page whose text roles were not looked for. */
     public CheckedPage(PageReading laptop, PageReading phone) {
         this(laptop, phone, List.of(), List.of(), Optional.empty());
     }
 
-    /** A page that somebody's own browser read, in the one window that it was seen in. */
+    /**
+     * A page as some work finds it; one that takes more than {@value #SECONDS} s of processor time is told as one that
+     * couldn't be read.
+     *
+     * @throws BudgetSpentException if the check was stopped
+     */
+    static CheckedPage within(String url, Supplier<CheckedPage> work) {
+        try {
+            return Budget.within(Duration.ofSeconds(SECONDS), work);
+        } catch (BudgetSpentException e) {
+            if (e.isStopped()) {
+                throw e;
+            }
+            PageReading none = PageReading.failed(
+                    url,
+                    Resource.failed(
+                            url,
+                            "working out its styles takes more than " + SECONDS + " s; simplify its style sheets"));
+            return new CheckedPage(none, none);
+        }
+    }
+
+    /**
+     * A page that somebody's own browser read, in the one window that it was seen in.
+     *
+     * @throws BudgetSpentException if the check was stopped
+     */
     public static CheckedPage seen(
+            BrowserReading reading, Resources web, OwnHosts own, List<AskedRole> asked, Optional<TriedSheet> sheet) {
+        return within(reading.page(), () -> read(reading, web, own, asked, sheet));
+    }
+
+    private static CheckedPage read(
             BrowserReading reading, Resources web, OwnHosts own, List<AskedRole> asked, Optional<TriedSheet> sheet) {
         PageReader reader = reading.reader(web, own);
         PageReading seen = reader.read(reading);

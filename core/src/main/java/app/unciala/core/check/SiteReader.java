@@ -8,6 +8,7 @@ import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Resource;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.core.page.RolesOnPage.OfRole;
+import app.unciala.font.budget.BudgetSpentException;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -89,24 +90,37 @@ public final class SiteReader {
             if (!listener.reading(url, read, Math.min(plan.most(), read + 1 + waiting.size()))) {
                 return;
             }
-            PageReading asSeen = laptop.read(url);
-            if (!asSeen.isAnswered()) {
+            CheckedPage page;
+            try {
+                page = CheckedPage.within(url, () -> checked(url));
+            } catch (BudgetSpentException stopped) {
+                return;
+            }
+            if (!page.laptop().isAnswered()) {
                 unanswered.merge(origin, 1, Integer::sum);
             }
-            if (plan.addresses().contains(url) || isPage(asSeen)) {
-                // A reader tells the roles of the page that it read last.
-                List<OfRole> roles = laptop.roles(asSeen, plan.roles());
-                Optional<TriedPack> tried = plan.tried()
-                        .filter(any -> asSeen.isRead())
-                        .map(sheet -> TriedPack.on(asSeen, sheet, laptop, plan.roles()));
-                PageReading onPhone = phone.read(url);
-                listener.page(new CheckedPage(asSeen, onPhone, roles, phone.roles(onPhone, plan.roles()), tried));
+            if (plan.addresses().contains(url) || isPage(page.laptop())) {
+                listener.page(page);
                 read++;
             }
             if (plan.follows()) {
-                asSeen.links().forEach(this::found);
+                page.laptop().links().forEach(this::found);
             }
         }
+    }
+
+    private CheckedPage checked(String url) {
+        PageReading asSeen = laptop.read(url);
+        if (!plan.addresses().contains(url) && !isPage(asSeen)) {
+            return new CheckedPage(asSeen, asSeen);
+        }
+        // A reader tells the roles of the page that it read last.
+        List<OfRole> roles = laptop.roles(asSeen, plan.roles());
+        Optional<TriedPack> tried = plan.tried()
+                .filter(any -> asSeen.isRead())
+                .map(sheet -> TriedPack.on(asSeen, sheet, laptop, plan.roles()));
+        PageReading onPhone = phone.read(url);
+        return new CheckedPage(asSeen, onPhone, roles, phone.roles(onPhone, plan.roles()), tried);
     }
 
     private void add(String url) {

@@ -19,7 +19,7 @@ import java.util.TreeSet;
  * @param privateHosts hosts that may be connected to although they are in private networks or on this machine
  * @param allowsPrivate whether all hosts may
  * @param signIns for a scheme and a host, the value of the Authorization header it is sent
- * @param longest how long one answer may take from the first to the last byte
+ * @param longest how long an address may take with its redirects, from connecting to the last byte
  */
 public record FetchRules(
         Map<String, InetSocketAddress> connectTo,

@@ -2,6 +2,7 @@ package app.unciala.core.license;
 
 import app.unciala.core.domain.DomainPattern;
 import app.unciala.core.sentence.Sentences;
+import app.unciala.font.budget.Budget;
 import java.math.BigDecimal;
 import java.text.BreakIterator;
 import java.time.DateTimeException;
@@ -66,7 +67,15 @@ public final class TermsReader {
     private static final int FARTHEST_DATE = 40;
 
     private static final int LONGEST_DATE = 30;
-    private static final String NUMBER = "(\\d{1,3}(?:[,.'’  ]\\d{3})+|\\d{1,12})";
+    private static final Pattern LINE_BREAK = Pattern.compile("\\R");
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern LABEL = Pattern.compile("[^:]{2,40}:");
+    /** So many characters before the end of a line a label may end. */
+    private static final int FARTHEST_LABEL = 200;
+    /** Sentences are looked for in so many characters at a time. */
+    private static final int LONGEST_PARAGRAPH = 20_000;
+
+    private static final String NUMBER = "(\\d{1,3}(?:[,.'’  ]\\d{3}){1,4}|\\d{1,12})";
     private static final List<String> NUMBER_WORDS =
             List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten");
     private static final String COUNT = "(\\d{1,5}|" + String.join("|", NUMBER_WORDS) + "|single)";
@@ -131,6 +140,7 @@ public final class TermsReader {
         for (AgreementPage page : pages) {
             String place = page.number() == 0 ? "" : "page " + page.number();
             for (String sentence : sentences(page.text())) {
+                Budget.check();
                 if (left-- > 0) {
                     reader.read(sentence, new Quote(Sentences.shortened(sentence, LONGEST_QUOTE), place));
                 }
@@ -338,33 +348,70 @@ public final class TermsReader {
         return written.replaceAll("\\D", "");
     }
 
-    /** The sentences of a text. Lines of one paragraph are one line; a line with a label, such as "Domains:", is its own. */
+    /** The sentences of a text. */
     private static List<String> sentences(String text) {
         List<String> sentences = new ArrayList<>();
-        for (String paragraph : text.split("\\R\\s*\\R|\\R(?=[^\\n:]{2,40}:)|(?<=:[^\\n]{1,200})\\R(?=\\p{Lu})")) {
-            String line = paragraph.replaceAll("\\s+", " ").strip();
-            BreakIterator breaks = BreakIterator.getSentenceInstance(Locale.US);
-            breaks.setText(line);
-            int from = 0;
-            for (int to = breaks.next(); to != BreakIterator.DONE; to = breaks.next()) {
-                addInParts(line.substring(from, to).strip(), sentences);
-                from = to;
+        BreakIterator breaks = BreakIterator.getSentenceInstance(Locale.US);
+        for (String paragraph : paragraphs(text)) {
+            for (String part : parts(paragraph, LONGEST_PARAGRAPH)) {
+                Budget.check();
+                breaks.setText(part);
+                int from = 0;
+                for (int to = breaks.next(); to != BreakIterator.DONE; to = breaks.next()) {
+                    // The time that patterns take may grow with the square of a text.
+                    sentences.addAll(parts(part.substring(from, to), LONGEST_SENTENCE));
+                    from = to;
+                }
             }
         }
         return sentences;
     }
 
-    /** What is longer than any sentence is read in parts, as the time that patterns take may grow with the square of it. */
-    private static void addInParts(String sentence, List<String> sentences) {
-        String left = sentence;
-        while (left.length() > LONGEST_SENTENCE) {
-            int space = left.lastIndexOf(' ', LONGEST_SENTENCE);
-            int end = space > 0 ? space : LONGEST_SENTENCE;
-            sentences.add(left.substring(0, end).strip());
-            left = left.substring(end).strip();
+    /** Lines of one paragraph are one line; a line with a label, such as "Domains:", is its own. */
+    private static List<String> paragraphs(String text) {
+        List<String> paragraphs = new ArrayList<>();
+        StringBuilder open = new StringBuilder();
+        String before = "";
+        for (String line : LINE_BREAK.split(text)) {
+            if (line.isBlank() || LABEL.matcher(line).lookingAt() || (endsLabeled(before) && beginsUpper(line))) {
+                paragraphs.add(open.toString());
+                open.setLength(0);
+            }
+            open.append(line).append(' ');
+            before = line;
         }
-        if (!left.isEmpty()) {
-            sentences.add(left);
+        paragraphs.add(open.toString());
+        return paragraphs.stream()
+                .map(paragraph -> SPACES.matcher(paragraph).replaceAll(" ").strip())
+                .toList();
+    }
+
+    private static boolean endsLabeled(String line) {
+        int from = Math.max(0, line.length() - 1 - FARTHEST_LABEL);
+        return line.length() > 1 && line.substring(from, line.length() - 1).indexOf(':') >= 0;
+    }
+
+    private static boolean beginsUpper(String line) {
+        return Character.isUpperCase(line.codePointAt(0));
+    }
+
+    /** A text in parts of so many characters at most, which end at spaces where there are some. */
+    private static List<String> parts(String text, int longest) {
+        List<String> parts = new ArrayList<>();
+        int from = 0;
+        while (text.length() - from > longest) {
+            int space = text.lastIndexOf(' ', from + longest);
+            int end = space > from ? space : from + longest;
+            add(text.substring(from, end), parts);
+            from = end;
+        }
+        add(text.substring(from), parts);
+        return parts;
+    }
+
+    private static void add(String part, List<String> parts) {
+        if (!part.isBlank()) {
+            parts.add(part.strip());
         }
     }
 

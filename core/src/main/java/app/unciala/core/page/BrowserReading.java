@@ -6,6 +6,7 @@ import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -132,6 +133,7 @@ public record BrowserReading(
                 return Resource.failed(address, "its bytes are no Base64");
             }
             Map<String, String> said = new HashMap<>(headers == null ? Map.of() : headers);
+            said.values().removeIf(Objects::isNull);
             // Scripts are shown answers of other origins only where these consent, and are not told of the header.
             said.putIfAbsent("access-control-allow-origin", "*");
             return new Resource(at == null || at.isEmpty() ? address : at, status, said, bytes, Optional.empty());

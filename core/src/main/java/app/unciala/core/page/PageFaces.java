@@ -10,6 +10,7 @@ import app.unciala.core.css.cascade.TextStyle;
 import app.unciala.core.proof.DeclaredFace;
 import app.unciala.core.proof.DeclaredFace.Source;
 import app.unciala.core.proof.Names;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.face.Slot;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -96,6 +97,7 @@ final class PageFaces {
 
     /** Whether a family is there without a rule: it comes with operating systems, or a script added it. */
     boolean isOfSystems(FamilyName family) {
+        Budget.check();
         String name = key(family.name());
         return family.isGeneric() || Names.isOfSystems(name) || (ofScripts.contains(name) && !declares(family));
     }
@@ -110,6 +112,7 @@ final class PageFaces {
      * style, and if that one cannot be loaded or lacks the character, go on to the next family.
      */
     Optional<Chosen> painting(FamilyName family, TextStyle style, int codePoint) {
+        Budget.check();
         Map<Slot, List<PageFace>> faces = families.getOrDefault(key(family.name()), Map.of());
         Optional<Match> match = FontMatching.match(asked(style), faces.keySet());
         if (family.isGeneric() || match.isEmpty()) {

@@ -58,7 +58,8 @@ public final class PageReading {
                 PageFinding.Kind.UNREACHABLE, "The page cannot be read: " + answer.why() + ".", Optional.empty()));
     }
 
-    static PageReading failed(String url, Resource answer) {
+    /** A page of which nothing is known but why. */
+    public static PageReading failed(String url, Resource answer) {
         return new PageReading(url, answer);
     }
 

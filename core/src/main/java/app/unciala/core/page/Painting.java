@@ -34,6 +34,7 @@ final class Painting {
     private final IdentityHashMap<Element, TextStyle> styles = new IdentityHashMap<>();
     private final IdentityHashMap<Element, Boolean> touched = new IdentityHashMap<>();
     private final IdentityHashMap<Element, Boolean> boxes = new IdentityHashMap<>();
+    private final IdentityHashMap<Element, Optional<Element>> summaries = new IdentityHashMap<>();
 
     Painting(Cascade cascade, PageFaces faces, SeenStyles seen, List<Text> texts) {
         this(cascade, faces, seen, texts, null);
@@ -132,14 +133,16 @@ final class Painting {
     }
 
     /** Whether an element is hidden as what it stands in is closed; the first summary is what stays. */
-    private static boolean isFoldedIn(Element parent, Element child) {
+    private boolean isFoldedIn(Element parent, Element child) {
         return parent.tag().equals("details")
                 && !parent.has("open")
-                && parent.children().stream()
-                                .filter(other -> other.tag().equals("summary"))
-                                .findFirst()
-                                .orElse(null)
-                        != child;
+                && summaries.computeIfAbsent(parent, Painting::summary).orElse(null) != child;
+    }
+
+    private static Optional<Element> summary(Element details) {
+        return details.children().stream()
+                .filter(child -> child.tag().equals("summary"))
+                .findFirst();
     }
 
     private Optional<Run> run(Text text) {

@@ -5,6 +5,7 @@ import app.unciala.core.css.FontMatching.Match;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.proof.Names.Name;
 import app.unciala.font.Numbers;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
 import java.util.ArrayList;
@@ -23,10 +24,16 @@ final class Asked {
     private final StyleSheet sheet;
     private final List<Finding> found = new ArrayList<>();
     private final Set<String> told = new HashSet<>();
+    private final Set<Double> askedWeights = new LinkedHashSet<>(List.of(400.0, 700.0));
+    private final Set<Double> askedWidths = new LinkedHashSet<>(List.of(100.0));
 
     private Asked(FontSheet fonts) {
         this.fonts = fonts;
         sheet = fonts.sheet();
+        fonts.uses().forEach(use -> {
+            askedWeights.add(slot(use).weight().min());
+            askedWidths.add(slot(use).width().min());
+        });
     }
 
     static Stream<Finding> find(FontSheet fonts) {
@@ -176,16 +183,14 @@ final class Asked {
     }
 
     private Set<String> taken(List<DeclaredFace> faces) {
-        Set<Double> weights = new LinkedHashSet<>(List.of(400.0, 700.0));
-        fonts.uses().forEach(use -> weights.add(slot(use).weight().min()));
         List<Slot> slots = faces.stream().map(DeclaredFace::slot).toList();
-        Set<Double> widths = new LinkedHashSet<>(List.of(100.0));
-        fonts.uses().forEach(use -> widths.add(slot(use).width().min()));
+        Set<Double> widths = new LinkedHashSet<>(askedWidths);
         slots.forEach(slot -> widths.add(slot.width().min()));
         Set<String> taken = new HashSet<>();
-        for (double weight : weights) {
+        for (double weight : askedWeights) {
             for (double width : widths) {
                 for (Slope slope : Slope.values()) {
+                    Budget.check();
                     FontMatching.match(Slot.of(weight, width, slope), slots)
                             .ifPresent(match -> taken.add(match.face().key()));
                 }

@@ -1,5 +1,6 @@
 package app.unciala.core.proof;
 
+import app.unciala.font.budget.Budget;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -20,6 +21,7 @@ public record Edit(int start, int end, String text) {
     static String apply(String text, Collection<List<Edit>> groups) {
         TreeMap<Integer, List<Edit>> made = new TreeMap<>();
         for (List<Edit> group : groups) {
+            Budget.check();
             if (group.stream().noneMatch(edit -> edit.touchesAny(made))) {
                 group.forEach(edit -> made.computeIfAbsent(edit.start, any -> new ArrayList<>())
                         .add(edit));

@@ -4,15 +4,18 @@ import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.proof.Names.Name;
 import app.unciala.core.proof.WordsOfStyle.Divided;
 import app.unciala.font.Numbers;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.face.Slope;
 import app.unciala.font.face.Slot;
 import app.unciala.font.face.StyleNames;
 import app.unciala.font.face.StyleNames.Said;
+import com.google.common.collect.Sets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Faces as they are declared: complete, once, one family with several weights, and shown while they load. */
@@ -100,8 +103,11 @@ final class FaceFindings {
 
     private void repeated() {
         Map<String, DeclaredFace> before = new HashMap<>();
+        Set<Object> outermost = Sets.newIdentityHashSet();
+        outermost.addAll(sheet.rules());
         for (DeclaredFace face : fonts.faces()) {
-            if (face.family().isEmpty() || sheet.rules().stream().noneMatch(rule -> rule == face.rule())) {
+            Budget.check();
+            if (face.family().isEmpty() || !outermost.contains(face.rule())) {
                 continue;
             }
             String key = face.family().get().key() + " " + face.slot().key() + " " + face.characters(sheet);
@@ -178,6 +184,7 @@ final class FaceFindings {
             style.slope().ifPresent(slope -> edits.add(styled(face, slope.css(), edits)));
         }
         for (FontUse use : fonts.uses()) {
+            Budget.check();
             List<Name> named = use.families().stream()
                     .filter(name ->
                             name.names(family) && edits.stream().noneMatch(edit -> edit.start() == name.start()))

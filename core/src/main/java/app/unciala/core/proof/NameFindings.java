@@ -4,6 +4,7 @@ import app.unciala.core.css.GenericFamily;
 import app.unciala.core.css.syntax.StyleSheet.QualifiedRule;
 import app.unciala.core.proof.Names.Name;
 import app.unciala.core.proof.WordsOfStyle.Divided;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.face.StyleNames.Said;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -48,6 +49,7 @@ final class NameFindings {
         NameFindings findings = new NameFindings(fonts, reference);
         fonts.faces().stream().flatMap(face -> face.family().stream()).forEach(name -> findings.quoting(name, true));
         for (FontUse use : fonts.uses()) {
+            Budget.check();
             use.families().stream()
                     .filter(name -> findings.seen.add(name.start()))
                     .forEach(name ->
@@ -174,6 +176,7 @@ final class NameFindings {
     private static Map<String, GenericFamily> generics(FontSheet fonts) {
         Map<String, GenericFamily> generics = new HashMap<>();
         for (FontUse use : fonts.uses()) {
+            Budget.check();
             for (Name name : use.families()) {
                 if (name.isGeneric()) {
                     Stream.of(GenericFamily.values())

@@ -1,6 +1,7 @@
 package app.unciala.core.proof;
 
 import app.unciala.core.search.WrongLetters;
+import app.unciala.font.budget.Budget;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -14,7 +15,7 @@ import java.util.Optional;
  * beyond that are found by case, signs and words of style only.
  */
 final class NearNames {
-    private static final int MOST_COMPARED = 300_000;
+    private static final int MOST_COMPARED = 100_000;
 
     private final Map<String, String> byPlain = new HashMap<>();
     private final Map<String, String> withoutStyle = new HashMap<>();
@@ -58,6 +59,7 @@ final class NearNames {
             return Optional.empty();
         }
         for (Declared one : all) {
+            Budget.check();
             if (Math.abs(one.plain().length() - plain.length()) <= most) {
                 if (compared++ >= MOST_COMPARED) {
                     return Optional.empty();

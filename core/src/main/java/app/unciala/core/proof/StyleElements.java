@@ -14,6 +14,8 @@ public final class StyleElements {
     private static final Pattern PART =
             Pattern.compile("<!--.*?-->|<style\\b[^>]*>(?<css>.*?)(?:</style\\s*>|$)", ANY_CASE_ANY_LINES);
 
+    private static final Pattern INSIDE_LINES = Pattern.compile("[^\\r\\n\\f]");
+
     private StyleElements() {}
 
     /** The text itself where it is a style sheet; of HTML, what stands in its style elements. */
@@ -34,6 +36,6 @@ public final class StyleElements {
     }
 
     private static String blank(String html) {
-        return html.replaceAll("[^\\r\\n\\f]", " ");
+        return INSIDE_LINES.matcher(html).replaceAll(" ");
     }
 }

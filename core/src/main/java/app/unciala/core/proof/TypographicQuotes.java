@@ -4,6 +4,7 @@ import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.StyleSheet.Declaration;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
+import app.unciala.font.budget.Budget;
 import com.google.common.base.CharMatcher;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,6 +52,7 @@ final class TypographicQuotes {
         List<Edit> edits = new ArrayList<>();
         for (Token token : value) {
             if (WHERE_THEY_SPOIL.contains(token.kind())) {
+                Budget.check();
                 String straight = straight(sheet.text().substring(token.start(), token.end()));
                 for (int i = token.start(); i < token.end(); i++) {
                     if (ANY_QUOTE.matches(sheet.text().charAt(i))) {

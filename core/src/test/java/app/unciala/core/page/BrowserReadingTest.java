@@ -18,6 +18,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -152,7 +153,9 @@ class BrowserReadingTest {
                 .singleElement()
                 .asString()
                 .contains("the browser was given no answer");
-        files.set(1, new File(FONT, null, 200, null, "%%%"));
+        Map<String, String> headers = new HashMap<>();
+        headers.put("content-type", null);
+        files.set(1, new File(FONT, null, 200, headers, "%%%"));
         assertThat(read("<p data-unciala-style=\"0\">abc</p>").findings())
                 .extracting(PageFinding::message)
                 .anyMatch(said -> said.contains("no Base64"));

@@ -34,6 +34,8 @@ public final class StyleNames {
      */
     private static final Pattern POINTS = Pattern.compile("\\d{1,3}pt|0?[1-9]|1\\d|2[0-2]", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern CAPITAL_WITHIN = Pattern.compile("(?<=[a-z])(?=[A-Z])");
+    private static final Pattern NO_LETTERS = Pattern.compile("[^a-z]+");
     private static final Set<String> MODIFIERS = Set.of("semi", "demi", "extra", "ultra");
 
     static {
@@ -143,9 +145,8 @@ public final class StyleNames {
 
     /** Words in lower case; a modifier such as "semi" or "extra" is joined to the word after it where the two name a style. */
     private static List<String> words(String style) {
-        String[] parts = style.replaceAll("(?<=[a-z])(?=[A-Z])", " ")
-                .toLowerCase(Locale.ROOT)
-                .split("[^a-z]+");
+        String[] parts =
+                NO_LETTERS.split(CAPITAL_WITHIN.matcher(style).replaceAll(" ").toLowerCase(Locale.ROOT));
         List<String> words = new ArrayList<>();
         String modifier = "";
         for (String part : parts) {

@@ -1,6 +1,7 @@
 package app.unciala.font.svg;
 
 import app.unciala.font.FontException;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.outline.Outline;
 import app.unciala.font.sfnt.Sfnt;
@@ -76,6 +77,7 @@ public final class SvgFontReader {
 
     private List<Sfnt> run(XMLStreamReader xml) throws XMLStreamException {
         while (xml.hasNext()) {
+            Budget.check();
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT) {
                 start(xml);

@@ -1,15 +1,14 @@
 package app.unciala.server.account;
 
+import app.unciala.server.http.Problems;
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.config.annotation.authentication.configuration.AuthenticationConfiguration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -38,7 +37,11 @@ class SecurityConfiguration {
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax").path("/"));
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/health", "/api/openapi.json")
+        return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
+                        .permitAll()
+                        .requestMatchers("/error", "/actuator/**")
+                        .denyAll()
+                        .requestMatchers("/api/health", "/api/openapi.json")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
@@ -64,9 +67,9 @@ class SecurityConfiguration {
                         .ignoringRequestMatchers(SecurityConfiguration::needsNoToken))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .requestCache(cache -> cache.disable())
-                .exceptionHandling(errors -> errors.authenticationEntryPoint(
-                                (request, response, e) -> problem(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
-                        .accessDeniedHandler((request, response, e) -> problem(
+                .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) ->
+                                Problems.write(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
+                        .accessDeniedHandler((request, response, e) -> Problems.write(
                                 response, HttpStatus.FORBIDDEN, "This is not yours to do, or the token is missing.")))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
@@ -82,15 +85,6 @@ class SecurityConfiguration {
                         || request.getServletPath().equals("/api/backups/local")
                         || request.getServletPath().startsWith("/api/sent-readings/")
                         || request.getServletPath().startsWith("/api/invitations/"));
-    }
-
-    private static void problem(HttpServletResponse response, HttpStatus status, String sentence) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter()
-                .write("{\"status\":" + status.value() + ",\"title\":\"" + status.getReasonPhrase() + "\",\"detail\":\""
-                        + sentence + "\"}");
     }
 
     /**

@@ -1,6 +1,7 @@
 package app.unciala.server.check;
 
 import app.unciala.server.job.Jobs;
+import app.unciala.server.job.Jobs.Lane;
 import app.unciala.server.pack.PackService.PackPlaced;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
@@ -24,6 +25,12 @@ class CheckJobs {
     OneTimeTask<Void> checkPages(ObjectProvider<CheckRunner> runner) {
         return Tasks.oneTime("check pages")
                 .execute((instance, context) -> runner.getObject().run(instance.getId()));
+    }
+
+    /** Hosts may be slow, and no other job waits for that. */
+    @Bean
+    Lane checking(OneTimeTask<Void> checkPages) {
+        return new Lane(checkPages, 3);
     }
 
     @Bean

@@ -19,6 +19,8 @@ import app.unciala.core.page.PageRequest;
 import app.unciala.core.page.Resources;
 import app.unciala.core.page.Resources.Use;
 import app.unciala.core.page.TriedSheet;
+import app.unciala.font.budget.Budget;
+import app.unciala.font.budget.BudgetSpentException;
 import app.unciala.server.check.CheckReport.PackOnHost;
 import app.unciala.server.check.CheckReport.PageLine;
 import app.unciala.server.check.CheckReport.TriedOnPages;
@@ -36,6 +38,7 @@ import app.unciala.server.site.SiteService.Site;
 import app.unciala.server.storage.FileStore;
 import java.io.IOException;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -44,6 +47,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -59,6 +63,8 @@ class CheckRunner {
     private static final Logger LOG = LoggerFactory.getLogger(CheckRunner.class);
     private static final int MOST_NOTES = 3_000;
     private static final int KEPT_CHECKS = 10;
+    /** How much processor time all pages of a check may take together. */
+    private static final Duration LONGEST = Duration.ofMinutes(10);
 
     private final SiteCheckRepository checks;
     private final CheckedPageRepository pages;
@@ -73,6 +79,7 @@ class CheckRunner {
     private final Changes changes;
     private final TransactionTemplate transaction;
     private final Clock clock;
+    private final Map<String, Running> underWay = new ConcurrentHashMap<>();
 
     CheckRunner(
             SiteCheckRepository checks,
@@ -120,6 +127,14 @@ class CheckRunner {
         }
     }
 
+    /** Ends a check that runs here, whatever it is waiting for or working out. */
+    void stop(String id) {
+        Running running = underWay.get(id);
+        if (running != null) {
+            running.stop();
+        }
+    }
+
     /** One run over the pages of a site. */
     private final class Running implements SiteReader.Listener {
         private final String id;
@@ -141,7 +156,8 @@ class CheckRunner {
         private final Set<PageContact> contacts = new LinkedHashSet<>();
         private final Map<String, String> digests = new LinkedHashMap<>();
         private int changedTexts;
-        private boolean stopped;
+        private final WebResources web;
+        private volatile boolean stopped;
 
         Running(SiteCheckEntity check) {
             id = check.id();
@@ -159,9 +175,31 @@ class CheckRunner {
             tried = pack.filter(latest -> !latest.isDeployed())
                     .flatMap(latest ->
                             TriedPack.sheet(latest.files(), site.delivery().placement()));
+            web = new WebResources(plans.rules(site.id()));
+        }
+
+        void stop() {
+            stopped = true;
+            web.stop();
         }
 
         void run() throws IOException {
+            underWay.put(id, this);
+            try (web) {
+                Budget.within(LONGEST, () -> stopped, () -> {
+                    read();
+                    return id;
+                });
+            } catch (BudgetSpentException e) {
+                if (!e.isStopped()) {
+                    throw e;
+                }
+            } finally {
+                underWay.remove(id);
+            }
+        }
+
+        private void read() {
             transaction.executeWithoutResult(status -> pages.deleteByCheckId(id));
             SitePlan reading = new SitePlan(
                     plan.addresses().stream()
@@ -174,17 +212,14 @@ class CheckRunner {
                     own,
                     asked,
                     tried);
-            Optional<PackOnHost> onHost;
-            try (WebResources web = new WebResources(plans.rules(site.id()))) {
-                Resources resources = new Remembered(web);
-                kept.stream()
-                        .takeWhile(one -> reading(one.url(), lines.size(), kept.size()))
-                        .forEach(one -> page(one, resources));
-                if (!stopped) {
-                    SiteReader.read(reading, resources, this);
-                }
-                onHost = pack.map(latest -> PlacedPack.of(latest, requests.values(), resources));
+            Resources resources = new Remembered(web);
+            kept.stream()
+                    .takeWhile(one -> reading(one.url(), lines.size(), kept.size()))
+                    .forEach(one -> page(one, resources));
+            if (!stopped) {
+                SiteReader.read(reading, resources, this);
             }
+            Optional<PackOnHost> onHost = pack.map(latest -> PlacedPack.of(latest, requests.values(), resources));
             Set<String> ofPack = pack.stream()
                     .flatMap(latest -> latest.files().entries().stream())
                     .map(entry -> FileStore.sha256(entry.bytes()))
@@ -223,7 +258,7 @@ class CheckRunner {
                 check.reading(url, read, known);
                 return true;
             });
-            stopped = !Boolean.TRUE.equals(goesOn);
+            stopped |= !Boolean.TRUE.equals(goesOn);
             return !stopped;
         }
 

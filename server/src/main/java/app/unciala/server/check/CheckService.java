@@ -24,6 +24,7 @@ import app.unciala.server.flag.SnapshotLoader;
 import app.unciala.server.history.Actor;
 import app.unciala.server.intake.IntakeService;
 import app.unciala.server.intake.IntakeService.Upload;
+import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.SlotView;
 import app.unciala.server.job.Jobs;
@@ -68,6 +69,8 @@ public class CheckService {
     private final SnapshotLoader snapshots;
     private final FileStore store;
     private final Actor actor;
+    private final CheckRunner runner;
+    private final Changes changes;
     private final Jobs jobs;
     private final OneTimeTask<Void> checkPages;
     private final TransactionTemplate transaction;
@@ -84,6 +87,8 @@ public class CheckService {
             SnapshotLoader snapshots,
             FileStore store,
             Actor actor,
+            CheckRunner runner,
+            Changes changes,
             Jobs jobs,
             OneTimeTask<Void> checkPages,
             TransactionTemplate transaction,
@@ -98,6 +103,8 @@ public class CheckService {
         this.snapshots = snapshots;
         this.store = store;
         this.actor = actor;
+        this.runner = runner;
+        this.changes = changes;
         this.jobs = jobs;
         this.checkPages = checkPages;
         this.transaction = transaction;
@@ -203,15 +210,23 @@ public class CheckService {
 
     /** Asks for a check that knows what was just changed: one that is under way is stopped. */
     CheckLine startAnew(String siteId) {
-        transaction.executeWithoutResult(status ->
-                checks.findBySiteIdAndStateIn(siteId, UNDER_WAY).forEach(check -> check.stop(clock.instant())));
+        List<SiteCheckEntity> stopped = Objects.requireNonNull(transaction.execute(status -> {
+            List<SiteCheckEntity> underWay = checks.findBySiteIdAndStateIn(siteId, UNDER_WAY);
+            underWay.forEach(check -> check.stop(clock.instant()));
+            return underWay;
+        }));
+        stopped.forEach(check -> runner.stop(check.id()));
         return start(siteId, actor.name());
     }
 
     private CheckLine start(String siteId, String by) {
-        SiteCheckEntity check = transaction.execute(status -> checks.findBySiteIdAndStateIn(siteId, UNDER_WAY).stream()
-                .findFirst()
-                .orElseGet(() -> checks.save(new SiteCheckEntity(Ids.next(), siteId, clock.instant(), by))));
+        SiteCheckEntity check = transaction.execute(status -> {
+            // One after another, so that of several who ask at once each is given the same check.
+            changes.begin();
+            return checks.findBySiteIdAndStateIn(siteId, UNDER_WAY).stream()
+                    .findFirst()
+                    .orElseGet(() -> checks.save(new SiteCheckEntity(Ids.next(), siteId, clock.instant(), by)));
+        });
         jobs.soon(checkPages, check.id());
         return line(check);
     }
@@ -245,15 +260,18 @@ public class CheckService {
         return Page.of(window, CheckService::line);
     }
 
-    /** Stops a check; what it has read so far stays readable. */
-    @Transactional
+    /** Stops a check at once, whatever it waits for; what it has read so far stays readable. */
     public CheckLine stop(String id) {
-        SiteCheckEntity check = find(id);
-        if (check.state().isOver()) {
-            throw Fault.conflict("This check is over already.");
-        }
-        check.stop(clock.instant());
-        return line(check);
+        CheckLine stopped = Objects.requireNonNull(transaction.execute(status -> {
+            SiteCheckEntity check = find(id);
+            if (check.state().isOver()) {
+                throw Fault.conflict("This check is over already.");
+            }
+            check.stop(clock.instant());
+            return line(check);
+        }));
+        runner.stop(id);
+        return stopped;
     }
 
     @Transactional(readOnly = true)

@@ -23,7 +23,9 @@ public final class Fault extends RuntimeException {
         /** Whoever is signed in may not do it. */
         FORBIDDEN,
         /** It was tried too often. */
-        TOO_MANY
+        TOO_MANY,
+        /** The server is busy with others of its kind. */
+        BUSY
     }
 
     private final Kind kind;
@@ -69,6 +71,10 @@ public final class Fault extends RuntimeException {
 
     public static Fault tooMany(String sentence) {
         return new Fault(Kind.TOO_MANY, Optional.empty(), sentence);
+    }
+
+    public static Fault busy(String sentence) {
+        return new Fault(Kind.BUSY, Optional.empty(), sentence);
     }
 
     public static Fault stale() {

@@ -52,6 +52,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                     case UNAUTHORIZED -> HttpStatus.UNAUTHORIZED;
                     case FORBIDDEN -> HttpStatus.FORBIDDEN;
                     case TOO_MANY -> HttpStatus.TOO_MANY_REQUESTS;
+                    case BUSY -> HttpStatus.SERVICE_UNAVAILABLE;
                 };
         ProblemDetail problem = problem(
                 status,
@@ -60,8 +61,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                         .map(field -> new FieldProblem(field, fault.getMessage()))
                         .toList());
         HttpHeaders headers = new HttpHeaders();
-        if (status == HttpStatus.TOO_MANY_REQUESTS) {
-            headers.set(HttpHeaders.RETRY_AFTER, "30");
+        if (status == HttpStatus.TOO_MANY_REQUESTS || status == HttpStatus.SERVICE_UNAVAILABLE) {
+            headers.set(HttpHeaders.RETRY_AFTER, status == HttpStatus.TOO_MANY_REQUESTS ? "30" : "5");
         }
         return ResponseEntity.status(status).headers(headers).body(problem);
     }

@@ -9,7 +9,6 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -18,8 +17,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class StartingFilter extends OncePerRequestFilter {
     private static final String STARTING =
-            "{\"status\":503,\"title\":\"Starting\",\"detail\":\"Unciala is starting, and its data isn’t complete yet."
-                    + " Try again in a moment.\"}";
+            "Unciala is starting, and its data isn’t complete yet. Try again in a moment.";
 
     private final Readiness readiness;
 
@@ -36,10 +34,7 @@ class StartingFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
         response.setHeader(HttpHeaders.RETRY_AFTER, "2");
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter().write(STARTING);
+        Problems.write(response, HttpStatus.SERVICE_UNAVAILABLE, STARTING);
     }
 }

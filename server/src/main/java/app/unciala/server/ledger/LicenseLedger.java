@@ -9,6 +9,8 @@ import app.unciala.server.license.Covered;
 import app.unciala.server.license.LicenseDraft;
 import app.unciala.server.license.LicenseDraftBuilder;
 import app.unciala.server.license.LicenseService;
+import app.unciala.server.limit.BoundedWork;
+import app.unciala.server.limit.Work;
 import app.unciala.server.listing.CsvText;
 import app.unciala.server.listing.ImportReport;
 import app.unciala.server.listing.ImportReport.FileProblem;
@@ -35,6 +37,7 @@ class LicenseLedger {
     private final CsvLedger csv;
     private final JsonLedger json;
     private final OdrlLedger odrl;
+    private final BoundedWork work;
 
     LicenseLedger(
             LicenseService licenses,
@@ -43,7 +46,9 @@ class LicenseLedger {
             Validator validator,
             CsvLedger csv,
             JsonLedger json,
-            OdrlLedger odrl) {
+            OdrlLedger odrl,
+            BoundedWork work) {
+        this.work = work;
         this.licenses = licenses;
         this.links = links;
         this.batches = batches;
@@ -82,7 +87,7 @@ class LicenseLedger {
     ImportReport read(byte[] bytes, boolean record) {
         String text = CsvText.decoded(bytes);
         List<FileProblem> problems = new ArrayList<>();
-        List<ReadEntry> entries = formOf(text).read(text, problems);
+        List<ReadEntry> entries = work.of(Work.TABLE, () -> formOf(text).read(text, problems));
         if (entries.size() > MOST_LICENSES) {
             problems.add(new FileProblem("", "", "A file has at most 5,000 licenses."));
         }

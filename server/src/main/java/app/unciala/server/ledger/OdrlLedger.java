@@ -79,6 +79,9 @@ class OdrlLedger implements LedgerForm {
             }
         } catch (JacksonException e) {
             problems.add(JsonLedger.noJson(e));
+        } catch (StackOverflowError e) {
+            // The library follows terms that are defined by each other, however many they are.
+            problems.add(new FileProblem("", "", "Its terms are defined by each other through too many steps."));
         } catch (JsonLdError e) {
             problems.add(new FileProblem("", "", "This is no JSON-LD that can be read here: " + reason(e) + "."));
         }

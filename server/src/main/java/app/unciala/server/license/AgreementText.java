@@ -47,7 +47,7 @@ class AgreementText {
 
     private static List<AgreementPage> ofPdf(Path file, String name) throws IOException {
         try (PDDocument document = DocumentReading.openPdf(file, name)) {
-            PDFTextStripper stripper = new PDFTextStripper();
+            PDFTextStripper stripper = new BoundedPdf.Text();
             List<AgreementPage> pages = new ArrayList<>();
             int letters = 0;
             int last = Math.min(MOST_PAGES, document.getNumberOfPages());

@@ -13,7 +13,6 @@ import javax.imageio.stream.ImageInputStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.rendering.ImageType;
-import org.apache.pdfbox.rendering.PDFRenderer;
 import org.springframework.stereotype.Component;
 
 /** Pictures of the pages of documents, so that a document is shown without a program that runs what is in it. */
@@ -64,7 +63,7 @@ class DocumentPictures {
             PDRectangle size = document.getPage(page - 1).getCropBox();
             float longest = Math.max(size.getWidth(), size.getHeight());
             float inches = Math.max(1, longest / POINTS_PER_INCH);
-            return new PDFRenderer(document).renderImageWithDPI(page - 1, LENGTH / inches, ImageType.RGB);
+            return new BoundedPdf.Pictures(document).renderImageWithDPI(page - 1, LENGTH / inches, ImageType.RGB);
         }
     }
 
@@ -84,6 +83,9 @@ class DocumentPictures {
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in, true, true);
+                if ((long) reader.getWidth(0) * reader.getHeight(0) > BoundedPdf.MOST_PIXELS) {
+                    throw DocumentReading.refused(name, "has too many pixels to be shown; save it smaller");
+                }
                 int step = Math.max(1, Math.max(reader.getWidth(0) / WIDTH, reader.getHeight(0) / TALLEST));
                 ImageReadParam param = reader.getDefaultReadParam();
                 param.setSourceSubsampling(step, step, 0, 0);

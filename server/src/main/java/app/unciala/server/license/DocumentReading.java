@@ -1,18 +1,23 @@
 package app.unciala.server.license;
 
+import app.unciala.font.budget.Budget;
+import app.unciala.font.budget.BudgetSpentException;
 import app.unciala.server.fault.Fault;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -24,7 +29,8 @@ import org.springframework.stereotype.Component;
 /** Reads documents beside the requests, for no longer than a person waits; a damaged one is refused by its name. */
 @Component
 class DocumentReading {
-    private static final int MOST_SECONDS = 20;
+    private static final Duration MOST = Duration.ofSeconds(20);
+    private static final String TOO_LONG = "takes too long to read; paste its text instead";
     /** How far from its beginning a PDF says that it is one, in bytes. */
     static final int HEAD = 1024;
 
@@ -35,13 +41,16 @@ class DocumentReading {
 
     /** What a reading gives; refused with its reason when it fails or takes too long. */
     <T> T of(String name, Callable<T> read) {
-        Future<T> result = threads.submit(read);
+        AtomicBoolean givenUp = new AtomicBoolean();
+        Future<T> result = threads.submit(() -> Budget.within(MOST, givenUp::get, () -> called(read)));
         try {
-            return result.get(MOST_SECONDS, TimeUnit.SECONDS);
+            return result.get(MOST.toSeconds(), TimeUnit.SECONDS);
         } catch (TimeoutException e) {
+            givenUp.set(true);
             result.cancel(true);
-            throw refused(name, "takes too long to read; paste its text instead");
+            throw refused(name, TOO_LONG);
         } catch (InterruptedException e) {
+            givenUp.set(true);
             result.cancel(true);
             Thread.currentThread().interrupt();
             throw refused(name, "was not read; try again");
@@ -49,8 +58,21 @@ class DocumentReading {
             if (e.getCause() instanceof Fault fault) {
                 throw fault;
             }
+            if (e.getCause() instanceof BudgetSpentException) {
+                throw refused(name, TOO_LONG);
+            }
             LOG.info("“{}” cannot be read", name, e.getCause());
             throw refused(name, "is damaged; save it again, or paste its text");
+        }
+    }
+
+    private static <T> T called(Callable<T> read) {
+        try {
+            return read.call();
+        } catch (RuntimeException e) {
+            throw e;
+        } catch (Exception e) {
+            throw new CompletionException(e);
         }
     }
 

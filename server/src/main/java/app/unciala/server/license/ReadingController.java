@@ -6,6 +6,8 @@ import app.unciala.core.license.TermsReader.Proposal;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.http.Uploads;
 import app.unciala.server.license.LicenseService.Agreement;
+import app.unciala.server.limit.BoundedWork;
+import app.unciala.server.limit.Work;
 import app.unciala.server.storage.FileStore;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -37,8 +39,15 @@ class ReadingController {
     private final DocumentPictures pictures;
     private final LicenseService licenses;
     private final FileStore store;
+    private final BoundedWork work;
 
-    ReadingController(AgreementText texts, DocumentPictures pictures, LicenseService licenses, FileStore store) {
+    ReadingController(
+            AgreementText texts,
+            DocumentPictures pictures,
+            LicenseService licenses,
+            FileStore store,
+            BoundedWork work) {
+        this.work = work;
         this.texts = texts;
         this.pictures = pictures;
         this.licenses = licenses;
@@ -46,10 +55,10 @@ class ReadingController {
     }
 
     /** The pages of an agreement, and what they propose; {@code value} as the field of a license takes it. */
-    record ReadAgreement(List<AgreementPage> pages, List<Proposal> proposals) {
-        static ReadAgreement of(List<AgreementPage> pages) {
-            return new ReadAgreement(pages, TermsReader.read(pages));
-        }
+    record ReadAgreement(List<AgreementPage> pages, List<Proposal> proposals) {}
+
+    private ReadAgreement proposed(List<AgreementPage> pages) {
+        return new ReadAgreement(pages, work.of(Work.AGREEMENT, () -> TermsReader.read(pages)));
     }
 
     record Pasted(
@@ -62,7 +71,7 @@ class ReadingController {
         Path copy = Files.createTempFile("agreement", "");
         try {
             file.transferTo(copy);
-            return ReadAgreement.of(texts.read(copy, Uploads.name(file, "agreement")));
+            return proposed(texts.read(copy, Uploads.name(file, "agreement")));
         } finally {
             Files.deleteIfExists(copy);
         }
@@ -70,7 +79,7 @@ class ReadingController {
 
     @PostMapping(path = "/reading/text")
     ReadAgreement read(@Valid @RequestBody Pasted pasted) {
-        return ReadAgreement.of(List.of(new AgreementPage(0, pasted.text())));
+        return proposed(List.of(new AgreementPage(0, pasted.text())));
     }
 
     /** How a document is shown: as pictures of its pages, or as text where it has none. */
@@ -110,6 +119,6 @@ class ReadingController {
         Agreement latest = licenses.get(id).agreement().stream()
                 .min(Comparator.comparing(Agreement::kind))
                 .orElseThrow(() -> Fault.conflict("No document is attached to this license."));
-        return ReadAgreement.of(texts.read(store.file(latest.sha256()), latest.fileName()));
+        return proposed(texts.read(store.file(latest.sha256()), latest.fileName()));
     }
 }

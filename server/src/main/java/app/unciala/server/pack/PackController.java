@@ -14,11 +14,10 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.net.URI;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -104,14 +103,16 @@ class PackController {
         return packs.place(id, placed.day());
     }
 
-    /** What of a pack's checklist is done. */
-    record Done(
-            @NotNull(message = "Say what is done.") @Size(max = 200, message = "A checklist has at most 200 steps.")
-            List<@NotNull @Size(max = 4000) String> done) {}
+    /** Whether one step of a pack's checklist is done; several people may each tick theirs. */
+    record Ticked(
+            @NotBlank(message = "Say which step.") @Size(max = 4000)
+            String step,
+
+            boolean done) {}
 
     @PutMapping("/api/packs/{id}/checklist")
-    PackView tick(@PathVariable String id, @Valid @RequestBody Done done) {
-        return packs.tick(id, done.done());
+    PackView tick(@PathVariable String id, @Valid @RequestBody Ticked ticked) {
+        return packs.tick(id, ticked.step(), ticked.done());
     }
 
     @PostMapping("/api/sites/{id}/weight")

@@ -8,10 +8,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -103,8 +105,14 @@ class PackEntity {
         return ticked == null ? List.of() : ticked;
     }
 
-    void tick(List<String> done) {
-        ticked = List.copyOf(done);
+    void tick(String step, boolean done) {
+        Set<String> all = new LinkedHashSet<>(ticked());
+        if (done) {
+            all.add(step);
+        } else {
+            all.remove(step);
+        }
+        ticked = List.copyOf(all);
     }
 
     /** What its host needs done by hand, as it was when it was made. */

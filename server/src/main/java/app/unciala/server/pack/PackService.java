@@ -266,17 +266,15 @@ public class PackService {
         return view(pack, maker.basis(site));
     }
 
-    /** Says what of a pack's checklist is done; what does not stand on it is refused. */
+    /** Says whether a step of a pack's checklist is done; the others stay as somebody else may have ticked them. */
     @Transactional
-    public PackView tick(String id, List<String> done) {
+    public PackView tick(String id, String step, boolean done) {
+        changes.begin();
         PackEntity pack = find(id);
-        done.stream()
-                .filter(what -> !pack.checklist().contains(what))
-                .findFirst()
-                .ifPresent(what -> {
-                    throw Fault.invalid("done", "“" + what + "” is not on the checklist of this pack.");
-                });
-        pack.tick(done);
+        if (!pack.checklist().contains(step)) {
+            throw Fault.invalid("step", "“" + step + "” isn’t on the checklist of this pack.");
+        }
+        pack.tick(step, done);
         return view(pack, maker.basis(sites.get(pack.siteId())));
     }
 

@@ -9,6 +9,7 @@ import app.unciala.core.proof.KnownFile;
 import app.unciala.core.proof.ProofReader;
 import app.unciala.core.proof.ProofReader.Proof;
 import app.unciala.core.proof.Reference;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.face.Classification;
 import app.unciala.server.decision.DecisionService;
 import app.unciala.server.decision.DecisionService.Decided;
@@ -20,6 +21,8 @@ import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Formats;
 import app.unciala.server.inventory.Links;
 import app.unciala.server.inventory.SlotView;
+import app.unciala.server.limit.BoundedWork;
+import app.unciala.server.limit.Work;
 import app.unciala.server.site.SiteService;
 import app.unciala.server.site.SiteService.Site;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -43,8 +46,10 @@ public class ProofService {
     private final FamilyService families;
     private final DecisionService decisions;
     private final Links links;
+    private final BoundedWork work;
 
-    ProofService(SiteService sites, FamilyService families, DecisionService decisions, Links links) {
+    ProofService(SiteService sites, FamilyService families, DecisionService decisions, Links links, BoundedWork work) {
+        this.work = work;
         this.sites = sites;
         this.families = families;
         this.decisions = decisions;
@@ -106,6 +111,10 @@ public class ProofService {
     }
 
     private ProofView read(String css, Optional<URI> address, Optional<Site> site) {
+        return work.of(Work.STYLE_SHEET, () -> proof(css, address, site));
+    }
+
+    private ProofView proof(String css, Optional<URI> address, Optional<Site> site) {
         Proof proof = ProofReader.read(
                 css,
                 Reference.inventory(address, known(css, site))
@@ -116,6 +125,7 @@ public class ProofService {
     private List<KnownFile> known(String css, Optional<Site> site) {
         List<KnownFile> known = new ArrayList<>();
         for (String name : ProofReader.named(css).families()) {
+            Budget.check();
             links.familyNamed(name).map(families::get).ifPresent(family -> {
                 Map<String, Optional<String>> decided = new HashMap<>();
                 for (File file : family.files()) {

@@ -16,6 +16,8 @@ import app.unciala.server.family.HeldNames;
 import app.unciala.server.family.HeldSketches;
 import app.unciala.server.fault.Fault;
 import app.unciala.server.inventory.Texts;
+import app.unciala.server.limit.BoundedWork;
+import app.unciala.server.limit.Work;
 import app.unciala.server.storage.FileStore;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -44,6 +46,7 @@ public class SearchService {
     private final FamilyUses uses;
     private final MayUse mayUse;
     private final JdbcClient database;
+    private final BoundedWork work;
 
     SearchService(
             FamilyService families,
@@ -51,7 +54,9 @@ public class SearchService {
             HeldSketches sketches,
             FamilyUses uses,
             MayUse mayUse,
-            JdbcClient database) {
+            JdbcClient database,
+            BoundedWork work) {
+        this.work = work;
         this.families = families;
         this.names = names;
         this.sketches = sketches;
@@ -140,21 +145,25 @@ public class SearchService {
     }
 
     /** Where a file is held, in whatever format and under whatever name; or the held faces that are drawn most like it. */
-    @Transactional(readOnly = true)
     public Answer findFile(String name, byte[] bytes) {
         String sha256 = FileStore.sha256(bytes);
-        Sfnt face;
-        FaceReport report;
-        try {
-            face = FontReader.read(bytes).faces().get(0);
-            report = FaceReport.of(face);
-        } catch (FontException e) {
-            throw Fault.invalid("file", "“" + name + "” cannot be read: " + e.getMessage() + ".");
-        }
-        List<Hit> same = families.withDrawing(report.drawing()).stream()
-                .map(family -> hit(family, report.drawing(), sha256))
+        Asked asked = work.of(Work.FONT, () -> asked(name, bytes));
+        List<Hit> same = families.withDrawing(asked.drawing()).stream()
+                .map(family -> hit(family, asked.drawing(), sha256))
                 .toList();
-        return same.isEmpty() ? new Answer(false, nearest(Sketch.of(face))) : new Answer(true, same);
+        return same.isEmpty() ? new Answer(false, nearest(asked.sketch())) : new Answer(true, same);
+    }
+
+    /** The first face of a file, as held faces are compared with it. */
+    private record Asked(String drawing, Sketch sketch) {}
+
+    private static Asked asked(String name, byte[] bytes) {
+        try {
+            Sfnt face = FontReader.read(bytes).faces().get(0);
+            return new Asked(FaceReport.of(face).drawing(), Sketch.of(face));
+        } catch (FontException e) {
+            throw Fault.invalid("file", "Couldn’t read “" + name + "”: " + e.getMessage() + ".");
+        }
     }
 
     private static Hit hit(Family family, String drawing, String sha256) {

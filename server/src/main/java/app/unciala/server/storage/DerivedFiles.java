@@ -5,7 +5,10 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileTime;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -49,6 +52,39 @@ public class DerivedFiles {
             return Files.exists(file) && Files.size(file) > 0 ? file : write(make.get(), file);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * The same for what anybody may ask for in any number of ways: of those of a font whose names end alike, the {@code most}
+     * that were used last are kept.
+     */
+    public Path keptAmong(int most, String sha256, String name, Supplier<byte[]> make) {
+        Optional<Path> known = find(sha256, name);
+        Path file = kept(sha256, name, make);
+        try {
+            if (known.isPresent()) {
+                Files.setLastModifiedTime(file, FileTime.from(Instant.now()));
+            } else {
+                forgetBut(most, file.getParent(), name.substring(name.indexOf('.')));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return file;
+    }
+
+    private static void forgetBut(int most, Path folder, String ending) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            List<Path> latestFirst = files.filter(
+                            file -> file.getFileName().toString().endsWith(ending))
+                    .sorted(Comparator.comparingLong(
+                                    (Path file) -> file.toFile().lastModified())
+                            .reversed())
+                    .toList();
+            for (Path old : latestFirst.subList(Math.min(most, latestFirst.size()), latestFirst.size())) {
+                Files.deleteIfExists(old);
+            }
         }
     }
 

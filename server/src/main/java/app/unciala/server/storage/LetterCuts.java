@@ -20,12 +20,16 @@ import org.springframework.stereotype.Component;
 
 /**
  * Fonts cut to the few letters that a list shows of them, as WOFF 2 of a few kilobytes. A cut is made once and kept under
- * the digest of its font and of its letters; it can always be made again.
+ * the digest of its font and of its letters, the latest {@value #MOST_KEPT} of a font; it can always be made again.
  */
 @Component
 public class LetterCuts {
     private static final Logger LOG = LoggerFactory.getLogger(LetterCuts.class);
     private static final int MOST_LETTERS = 300;
+    /** Of one font; a specimen in which somebody types asks for some dozens. */
+    private static final int MOST_KEPT = 200;
+
+    private static final String ENDING = ".letters.woff2";
 
     private final DerivedFiles derived;
 
@@ -48,7 +52,7 @@ public class LetterCuts {
             throw Fault.invalid("text", "Ask for 1 to " + MOST_LETTERS + " different letters.");
         }
         try {
-            return derived.kept(sha256, name(letters) + ".woff2", () -> made(font, letters));
+            return derived.keptAmong(MOST_KEPT, sha256, name(letters) + ENDING, () -> made(font, letters));
         } catch (FontException e) {
             LOG.debug("{} cannot be cut to letters: {}", font, e.getMessage());
             return font;

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -34,6 +36,26 @@ class DerivedFilesTest {
                 .containsExactly(3);
         mended.collect(Set.of(), Instant.now().plus(Duration.ofDays(1)));
         assertThat(mended.find(FONT, "x.woff2")).isEmpty();
+    }
+
+    @Test
+    void ofFilesThatAnybodyMayAskForTheLatestAreKept() throws IOException {
+        DerivedFiles derived = new DerivedFiles(data, "one");
+        derived.kept(FONT, "made.woff2", () -> new byte[] {9});
+        for (int i = 0; i < 6; i++) {
+            Path made = derived.keptAmong(3, FONT, i + ".letters.woff2", () -> new byte[] {1});
+            Files.setLastModifiedTime(made, FileTime.fromMillis(1_000_000 + i));
+            if (i == 3) {
+                assertThat(derived.keptAmong(3, FONT, "1.letters.woff2", () -> new byte[] {2}))
+                        .as("used again, and so kept")
+                        .hasBinaryContent(new byte[] {1});
+            }
+        }
+        try (Stream<Path> files =
+                Files.list(derived.find(FONT, "made.woff2").orElseThrow().getParent())) {
+            assertThat(files.map(file -> file.getFileName().toString()))
+                    .containsExactlyInAnyOrder("made.woff2", "1.letters.woff2", "4.letters.woff2", "5.letters.woff2");
+        }
     }
 
     @Test

@@ -12,6 +12,7 @@ import app.unciala.core.css.selector.Selector;
 import app.unciala.core.css.selector.Selector.Matching;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.face.Slope;
 import com.google.common.io.Resources;
 import java.io.IOException;
@@ -49,11 +50,17 @@ public final class Cascade {
     private final @Nullable Cascade before;
 
     private final IdentityHashMap<Element, DeclaredValues> kept = new IdentityHashMap<>();
+    /** What elements have that inherit the same variables and declare the same, by what they inherit. */
+    private final IdentityHashMap<Variables, Map<DeclaredVariables, Variables>> variables = new IdentityHashMap<>();
+
     private final Map<String, RegisteredProperty> registered;
     private final Viewport viewport;
     private final String url;
     private final boolean quirks;
     private final Matching matching = new Matching(MOST_TRIES);
+    /** Lists of families by the value that says them. */
+    private final IdentityHashMap<List<Token>, Optional<List<FamilyName>>> families = new IdentityHashMap<>();
+
     private double rootSize = TextStyle.INITIAL.size();
 
     /**
@@ -234,10 +241,11 @@ public final class Cascade {
     }
 
     private TextStyle computed(DeclaredValues found, TextStyle parent, Element element) {
+        Budget.check();
         Variables variables = variables(found, parent);
         CascadedValues values = new CascadedValues(found, variables);
         Lengths lengths = new Lengths(parent.size(), rootSize, parent.size(), viewport);
-        CascadedValue<List<FamilyName>> said = values.of(Property.FAMILY, FamilyName::list);
+        CascadedValue<List<FamilyName>> said = values.of(Property.FAMILY, this::families);
         CascadedValue<Double> weight = values.of(Property.WEIGHT, value -> weight(value, parent, lengths));
         CascadedValue<Slope> slope = values.of(Property.STYLE, FontValues::style);
         List<FamilyName> families = said.or(parent.families(), TextStyle.INITIAL.families());
@@ -283,6 +291,10 @@ public final class Cascade {
                         Winners.of(words, element, variables, around.wordSpacing())));
     }
 
+    private Optional<List<FamilyName>> families(List<Token> value) {
+        return families.computeIfAbsent(value, FamilyName::list);
+    }
+
     private Variables variables(DeclaredValues found, TextStyle parent) {
         Map<String, String> declared = new HashMap<>();
         Map<String, Rule> rules = new HashMap<>();
@@ -292,8 +304,17 @@ public final class Cascade {
                 rules.put(name, candidates.get(0).rule());
             }
         });
-        return parent.variables().with(declared, rules, registered);
+        if (declared.isEmpty() && registered.isEmpty()) {
+            return parent.variables();
+        }
+        return variables
+                .computeIfAbsent(parent.variables(), any -> new HashMap<>())
+                .computeIfAbsent(new DeclaredVariables(declared, rules), any -> parent.variables()
+                        .with(declared, rules, registered));
     }
+
+    /** The custom properties that an element declares: their values by name, and the rules of the page that say them. */
+    private record DeclaredVariables(Map<String, String> values, Map<String, Rule> rules) {}
 
     /** The custom property that a value comes from, with where it is said. */
     private static Optional<CustomProperty> customProperty(Optional<String> name, Variables variables) {

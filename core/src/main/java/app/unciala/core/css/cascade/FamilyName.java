@@ -4,6 +4,7 @@ import app.unciala.core.css.Keywords;
 import app.unciala.core.css.syntax.StyleSheet;
 import app.unciala.core.css.syntax.Token;
 import app.unciala.core.css.syntax.Token.Kind;
+import app.unciala.font.budget.Budget;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +17,7 @@ public record FamilyName(String name, boolean isGeneric) {
     public static Optional<List<FamilyName>> list(List<Token> value) {
         List<FamilyName> names = new ArrayList<>();
         for (List<Token> part : StyleSheet.atCommas(value)) {
+            Budget.check();
             Optional<FamilyName> name = of(part);
             if (name.isEmpty()) {
                 return Optional.empty();

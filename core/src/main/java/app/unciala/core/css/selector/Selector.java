@@ -1,5 +1,6 @@
 package app.unciala.core.css.selector;
 
+import app.unciala.font.budget.Budget;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -94,6 +95,7 @@ public record Selector(List<Step> steps, Optional<String> pseudoElement, String 
 
         /** Whether one more may be tried. */
         boolean goesOn() {
+            Budget.check();
             return left > 0 && left-- > 0;
         }
 

@@ -1,6 +1,7 @@
 package app.unciala.core.css.syntax;
 
 import app.unciala.core.css.syntax.Token.Kind;
+import app.unciala.font.budget.Budget;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +25,7 @@ final class Tokenizer {
     static Tokens tokens(String text) {
         Tokenizer tokenizer = new Tokenizer(text);
         while (tokenizer.at < text.length()) {
+            Budget.check();
             tokenizer.next();
         }
         return new Tokens(tokenizer.tokens, tokenizer.problems);
