@@ -15,7 +15,7 @@ import { offer, throwingAway, wayBack, willTakeIn, words } from "./words";
 /** Takes in what is marked, with the open licenses that it came under, or throws all of it away. */
 export function Decision(props: {
   intake: IntakeSummary;
-  /** What it comes to; not known of one that could not be read. */
+  /** What it comes to; not known of one that is being read or couldn't be. */
   overview: IntakeOverview | undefined;
   /** Whether a correction is on its way, which accepting waits for. */
   waiting: boolean;
@@ -26,6 +26,8 @@ export function Decision(props: {
   const [discarding, setDiscarding] = useState(false);
   const [without, setWithout] = useState<string[]>([]);
   const [license, setLicense] = useState<NamedRecord | null>(null);
+  // What was not read to its end can't be opened again.
+  const isRead = overview !== undefined;
   const offered = overview?.openLicenses ?? [];
   const included = overview?.verdicts.reduce((sum, verdict) => sum + verdict.included, 0) ?? 0;
   const accept = useChange({
@@ -62,7 +64,7 @@ export function Decision(props: {
       await navigate("/intake");
       return gone;
     },
-    said: (gone) => ({ text: words.thrownAway, undo: gone.historyId }),
+    said: (gone) => (isRead ? { text: words.thrownAway, undo: gone.historyId } : words.thrownAway),
   });
   return (
     <Line>
@@ -128,7 +130,7 @@ export function Decision(props: {
           onClose={() => setDiscarding(false)}
           onConfirm={() => discard.mutateAsync()}
         >
-          {throwingAway(files)}
+          {throwingAway(files, isRead)}
         </Confirm>
       )}
     </Line>

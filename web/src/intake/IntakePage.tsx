@@ -56,16 +56,20 @@ export function IntakePage() {
 
 function Reading({ intake: { summary }, onEnd }: { intake: Intake; onEnd: () => void }) {
   const { doneBytes, totalBytes, path } = useProgress(summary.id, onEnd) ?? { ...summary, path: "" };
+  const mayEdit = useMayEdit();
   return (
-    <Line>
-      <Progress label={words.reading} done={doneBytes} total={totalBytes} />
-      <p className="quiet">{words.goesOn}</p>
-      {path && (
-        <p className="quiet breaks">
-          {words.lately} {path}
-        </p>
-      )}
-    </Line>
+    <>
+      <Line>
+        <Progress label={words.reading} done={doneBytes} total={totalBytes} />
+        <p className="quiet">{words.goesOn}</p>
+        {path && (
+          <p className="quiet breaks">
+            {words.lately} {path}
+          </p>
+        )}
+      </Line>
+      {mayEdit && <Decision intake={summary} overview={undefined} waiting={false} />}
+    </>
   );
 }
 

@@ -407,6 +407,7 @@ describe("an intake", () => {
     );
     expect(bar).toHaveAttribute("aria-valuenow", "50");
     expect(screen.getByText("Last read: a/B.ttf")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Discard intake" })).toBeEnabled();
     review([], overview());
     network.use(
       http.get("*/api/intakes/i1", () =>

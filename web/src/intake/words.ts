@@ -105,8 +105,9 @@ export function standing(summary: IntakeSummary, by: string): string {
   return `${sentence}. Dropped ${moment(summary.createdAt)} by ${by}; ${files}.`;
 }
 
-export function throwingAway(files: number): string {
-  return `Its ${count(files, "file")} won’t be added. You can undo this for an hour. Files already in the inventory stay.`;
+export function throwingAway(files: number, canBeUndone: boolean): string {
+  const undo = canBeUndone ? "You can undo this for an hour." : "To add them, drop the files again.";
+  return `Its ${count(files, "file")} won’t be added. ${undo} Files already in the inventory stay.`;
 }
 
 /** What is sent of what was chosen, for a page that shows how far it is. */

@@ -3,12 +3,16 @@ package app.unciala.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.unciala.font.bytes.ByteView;
+import app.unciala.font.file.FontReader;
+import app.unciala.font.sfnt.CollectionWriter;
 import app.unciala.server.testing.Caller;
 import app.unciala.server.testing.Caller.Answer;
 import app.unciala.server.testing.RunningServer;
 import app.unciala.server.testing.Samples;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -74,6 +78,40 @@ class BadInputTest {
         byte[] archive = Samples.zip(Map.of("good.ttf", GOOD));
         byte[] broken = Arrays.copyOf(archive, archive.length / 2);
         assertThat(caller.takeIn(Map.of("broken.zip", broken)).toString()).contains("damaged archive");
+    }
+
+    @Test
+    void anIntakeIsDiscardedWhileItIsRead() {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        for (int i = 0; i < 400; i++) {
+            byte[] other = GOOD.clone();
+            ByteBuffer.wrap(other).putInt(other.length - 4, i);
+            files.put(i + ".ttf", other);
+        }
+        String path = "/api/intakes/"
+                + caller.upload("/api/intakes", "files", Map.of("many.zip", Samples.zip(files)))
+                        .json()
+                        .get("id")
+                        .asString();
+        assertThat(caller.get(path).json().get("state").asString()).isEqualTo("READING");
+        assertThat(caller.delete(path).status()).isEqualTo(200);
+        assertThat(caller.get(path).json().get("state").asString()).isEqualTo("DISCARDED");
+        Map<String, JsonNode> next = rows(caller.takeIn(Map.of("next.ttf", GOOD)));
+        assertRow(next, "next.ttf", "NEW_FAMILY", "");
+        assertThat(caller.get(path).json().get("state").asString())
+                .as("reading it did not go on to its end")
+                .isEqualTo("DISCARDED");
+        assertThat(caller.delete(path).status()).isEqualTo(409);
+    }
+
+    @Test
+    void ofACollectionEachFaceIsAFile() {
+        byte[] collection = CollectionWriter.write(
+                Collections.nCopies(40, FontReader.read(GOOD).faces().get(0)));
+        Map<String, JsonNode> rows = rows(caller.takeIn(Map.of("many.ttc", collection)));
+        assertThat(rows).hasSize(40);
+        assertRow(rows, "many.ttc (face 1).ttf", "NEW_FAMILY", "");
+        assertRow(rows, "many.ttc (face 40).ttf", "SAME_BYTES", "face 1");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package app.unciala.font.drawing;
 
 import app.unciala.font.FontException;
+import app.unciala.font.budget.Budget;
 import app.unciala.font.bytes.ByteView;
 import app.unciala.font.cff.CffOutlines;
 import app.unciala.font.file.FontReader;
@@ -74,6 +75,7 @@ public final class DrawingDigest {
         int glyphs = Math.min(outlines.numGlyphs(), metrics.advances().length);
         GlyphPoints points = new GlyphPoints();
         for (int glyph = 0; glyph < glyphs; glyph++) {
+            Budget.check();
             put(metrics.advances()[glyph]);
             outlines.points(glyph, points);
             put(points);
@@ -109,6 +111,7 @@ public final class DrawingDigest {
         for (int region = 0; region < Math.min(MOST_REGIONS, store.regionCount()); region++) {
             CffOutlines outlines = byDefault.at(store.peak(region));
             for (int glyph = 0; glyph < glyphs; glyph++) {
+                Budget.check();
                 outlines.points(glyph, points);
                 put(points);
             }

@@ -27,6 +27,8 @@ import org.jspecify.annotations.Nullable;
 public final class SvgFontReader {
     private static final Pattern ENCODING = Pattern.compile("<\\?xml[^>]*encoding=[\"']([A-Za-z][A-Za-z0-9._-]*)[\"']");
     private static final int MAX_GLYPHS = 65_000;
+    /** As many as a collection may have. */
+    private static final int MAX_FONTS = 256;
 
     private final List<Sfnt> faces = new ArrayList<>();
     private @Nullable SvgFace face;
@@ -97,6 +99,9 @@ public final class SvgFontReader {
     private void start(XMLStreamReader xml) {
         String name = xml.getLocalName();
         if (name.equals("font")) {
+            if (faces.size() >= MAX_FONTS) {
+                throw new FontException("svg", -1, "holds more than " + MAX_FONTS + " fonts");
+            }
             face = new SvgFace(number(xml, "horiz-adv-x").orElse(0.0));
         }
         if (face == null) {

@@ -92,6 +92,16 @@ class SvgFontTest {
     }
 
     @Test
+    void noMoreFontsAreReadThanACollectionMayHave() {
+        String font = "<font><font-face units-per-em='1000'/><glyph unicode='a' d='M0 0h5v5z'/></font>";
+        assertThat(FontReader.read(bytes("<svg>" + font.repeat(256) + "</svg>")).faces())
+                .hasSize(256);
+        assertThatThrownBy(() -> FontReader.read(bytes("<svg>" + font.repeat(100_000) + "</svg>")))
+                .isInstanceOf(FontException.class)
+                .hasMessageContaining("more than 256 fonts");
+    }
+
+    @Test
     void anArcIsDrawnInQuarters() {
         double[] circle =
                 SvgPath.read("M100 0A100 100 0 0 1 -100 0A100 100 0 0 1 100 0Z").coordinates();

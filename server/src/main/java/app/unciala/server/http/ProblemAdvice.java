@@ -6,6 +6,7 @@ import jakarta.validation.ConstraintViolationException;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -140,6 +141,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         }
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.BAD_REQUEST, "The form could not be read to its end. Send it again.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail unreadable(InvalidParameterException e) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, "A part of the address after “?” isn’t written in UTF-8.");
     }
 
     @ExceptionHandler

@@ -209,7 +209,7 @@ class IntakeItemEntity {
         this.intakeId = intakeId;
         this.position = position;
         path = cut(file.path(), 2000);
-        bytes = file.bytes().length;
+        bytes = file.size();
         this.sha256 = sha256;
         kind = file.kind();
         reason = cut(file.reason(), 2000);
@@ -300,7 +300,7 @@ class IntakeItemEntity {
     }
 
     static IntakeItemEntity refused(String id, String intakeId, int position, String path, long bytes, String reason) {
-        ReadFile file = ReadFile.none(path, new byte[0], Kind.DAMAGED, reason);
+        ReadFile file = ReadFile.none(path, 0, Kind.DAMAGED, reason);
         IntakeItemEntity item = new IntakeItemEntity(id, intakeId, position, file, "");
         item.bytes = bytes;
         return item;

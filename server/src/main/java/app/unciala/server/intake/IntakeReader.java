@@ -1,10 +1,14 @@
 package app.unciala.server.intake;
 
+import app.unciala.font.budget.Budget;
+import app.unciala.font.budget.BudgetSpentException;
 import app.unciala.font.drawing.SketchIndex.Near;
 import app.unciala.server.family.FamilyService;
 import app.unciala.server.family.HeldSketches;
 import app.unciala.server.fault.FullDisk;
 import app.unciala.server.intake.IntakeProgress.Progress;
+import app.unciala.server.intake.IntakeService.Discarded;
+import app.unciala.server.intake.ReadFile.Kind;
 import app.unciala.server.inventory.Changes;
 import app.unciala.server.inventory.Ids;
 import app.unciala.server.inventory.Parts;
@@ -15,12 +19,15 @@ import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -28,6 +35,8 @@ import java.util.concurrent.Future;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -39,6 +48,9 @@ class IntakeReader {
     private static final Logger LOG = LoggerFactory.getLogger(IntakeReader.class);
     private static final int MAX_ATTEMPTS = 2;
     private static final int BATCH = 20;
+    /** How much processor time one file may take; the largest fonts there are take a few seconds. */
+    private static final Duration LONGEST = Duration.ofMinutes(1);
+
     private static final long TELL_EVERY_NANOS = 300_000_000;
 
     private final IntakeRepository intakes;
@@ -51,6 +63,7 @@ class IntakeReader {
     private final Changes changes;
     private final EntityManager entities;
     private final TransactionTemplate transaction;
+    private final Map<String, Reading> underWay = new ConcurrentHashMap<>();
 
     IntakeReader(
             IntakeRepository intakes,
@@ -80,9 +93,14 @@ class IntakeReader {
             IntakeEntity intake = transaction.execute(status -> begin(intakeId));
             if (intake != null && intake.state() == IntakeState.READING) {
                 try (Reading reading = new Reading(intake)) {
+                    underWay.put(intakeId, reading);
                     reading.run();
+                } finally {
+                    underWay.remove(intakeId);
                 }
             }
+        } catch (DiscardedException e) {
+            progress.tell(intakeId, new Progress(IntakeState.DISCARDED, 0, 0, 0, ""));
         } catch (RuntimeException | Error e) {
             LOG.error("Intake {} cannot be read", intakeId, e);
             transaction.executeWithoutResult(status -> intakes.findById(intakeId)
@@ -93,6 +111,20 @@ class IntakeReader {
                                             + ". Discard this intake and drop them again, fewer at a time.")));
             progress.tell(intakeId, new Progress(IntakeState.FAILED, 0, 0, 0, ""));
         }
+    }
+
+    /** Ends the reading of an intake that was discarded. */
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+    void stop(Discarded discarded) {
+        Reading reading = underWay.get(discarded.id());
+        if (reading != null) {
+            reading.stopped = true;
+        }
+    }
+
+    /** The intake that is read was discarded, so there is nothing more to do. */
+    private static final class DiscardedException extends RuntimeException {
+        private static final long serialVersionUID = 1;
     }
 
     private IntakeEntity begin(String intakeId) {
@@ -129,6 +161,7 @@ class IntakeReader {
         private long done;
         private long told = System.nanoTime();
         private String latest = "";
+        private volatile boolean stopped;
 
         Reading(IntakeEntity intake) {
             this.intake = intake;
@@ -149,7 +182,7 @@ class IntakeReader {
                 changes.begin();
                 CameWith.of(items.cameWith(intake.id()))
                         .forEach((license, fonts) -> Parts.of(fonts, part -> items.cameUnder(license, part)));
-                IntakeEntity read = intakes.findById(intake.id()).orElseThrow();
+                IntakeEntity read = reading();
                 read.move(IntakeState.REVIEW, null);
                 judgement.judge(read);
             });
@@ -158,6 +191,9 @@ class IntakeReader {
 
         @Override
         public void file(String path, byte[] bytes) {
+            if (stopped) {
+                throw new DiscardedException();
+            }
             underway.add(threads.submit(() -> examine(path, bytes)));
             takeDown(AHEAD);
         }
@@ -170,25 +206,37 @@ class IntakeReader {
 
         private List<Examined> examine(String path, byte[] bytes) {
             List<Examined> found = new ArrayList<>();
-            for (ReadFile file : ReadFile.of(path, bytes)) {
-                String sha256 = FileStore.sha256(file.bytes());
-                if (file.kind().isKept()) {
-                    staging.put(intake.id(), sha256, file.bytes());
-                }
+            try {
+                Budget.within(LONGEST, () -> stopped, () -> {
+                    ReadFile.read(path, bytes, (file, own) -> found.add(examined(file, own)));
+                    return found;
+                });
+            } catch (BudgetSpentException e) {
                 found.add(new Examined(
-                        file,
-                        sha256,
-                        file.font().flatMap(font -> held.nearest(font.facts().sketch(), Verdicts.COPY, 1).stream()
-                                .findFirst())));
+                        ReadFile.none(path, bytes.length, Kind.DAMAGED, e.getMessage()),
+                        FileStore.sha256(bytes),
+                        Optional.empty()));
             }
             return found;
+        }
+
+        private Examined examined(ReadFile file, byte[] bytes) {
+            String sha256 = FileStore.sha256(bytes);
+            if (file.kind().isKept()) {
+                staging.put(intake.id(), sha256, bytes);
+            }
+            families.mend(sha256, bytes);
+            return new Examined(
+                    file,
+                    sha256,
+                    file.font().flatMap(font -> held.nearest(font.facts().sketch(), Verdicts.COPY, 1).stream()
+                            .findFirst()));
         }
 
         /** Takes down what was found out, until no more than so many files are under way. */
         private void takeDown(int most) {
             while (underway.size() > most) {
                 for (Examined examined : result(underway.remove())) {
-                    families.mend(examined.sha256(), examined.file().bytes());
                     IntakeItemEntity item = new IntakeItemEntity(
                             Ids.next(), intake.id(), position++, examined.file(), examined.sha256());
                     examined.near().ifPresent(near -> item.near(near.key(), near.alike()));
@@ -239,11 +287,18 @@ class IntakeReader {
         private void flush() {
             transaction.executeWithoutResult(status -> {
                 batch.forEach(entities::persist);
-                intakes.findById(intake.id()).orElseThrow().progress(done, position);
+                reading().progress(done, position);
             });
             tell(IntakeState.READING, latest);
             batch.clear();
             told = System.nanoTime();
+        }
+
+        /** The intake as it stands now, as long as it is to be read. */
+        private IntakeEntity reading() {
+            return intakes.findById(intake.id())
+                    .filter(one -> one.state() == IntakeState.READING)
+                    .orElseThrow(DiscardedException::new);
         }
 
         private long size(Path upload) {

@@ -31,6 +31,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.domain.Window;
@@ -58,6 +59,7 @@ public class IntakeService implements Reverser {
     private final HistoryService history;
     private final Actor actor;
     private final Changes changes;
+    private final ApplicationEventPublisher events;
     private final JdbcClient database;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -75,6 +77,7 @@ public class IntakeService implements Reverser {
             HistoryService history,
             Actor actor,
             Changes changes,
+            ApplicationEventPublisher events,
             JdbcClient database,
             TransactionTemplate transaction,
             Clock clock) {
@@ -90,10 +93,14 @@ public class IntakeService implements Reverser {
         this.history = history;
         this.actor = actor;
         this.changes = changes;
+        this.events = events;
         this.database = database;
         this.transaction = transaction;
         this.clock = clock;
     }
+
+    /** An intake was discarded, be it while it was read. */
+    record Discarded(String id) {}
 
     /** A file as it is dropped. */
     public record Upload(String name, StagingArea.Upload file) {}
@@ -338,11 +345,12 @@ public class IntakeService implements Reverser {
     public String discard(String id) {
         changes.begin();
         IntakeEntity intake = find(id);
-        if (intake.state() != IntakeState.REVIEW && intake.state() != IntakeState.FAILED) {
+        if (intake.state() == IntakeState.ACCEPTED || intake.state() == IntakeState.DISCARDED) {
             throw Fault.conflict(
                     "This intake is " + intake.state().name().toLowerCase(Locale.ROOT) + ", so it can’t be discarded.");
         }
         boolean readable = intake.state() == IntakeState.REVIEW;
+        events.publishEvent(new Discarded(id));
         intake.move(IntakeState.DISCARDED, clock.instant());
         String uploads = String.join(", ", intake.uploads());
         Deed deed = Deed.of("intake", id, uploads, "Discarded " + uploads);

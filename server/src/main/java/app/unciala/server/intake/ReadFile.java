@@ -23,11 +23,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/**
- * What one file of a drop is, read from its bytes. A collection gives one for each face, with the bytes of that face
- * on its own.
- */
-record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Font> font, Optional<Text> text) {
+/** What one file of a drop is, read from its bytes; of a collection, what one face of it is as a file of its own. */
+record ReadFile(String path, long size, Kind kind, String reason, Optional<Font> font, Optional<Text> text) {
     /** What follows in a longer text is not read. */
     private static final int LONGEST_TEXT = 500_000;
 
@@ -66,68 +63,89 @@ record ReadFile(String path, byte[] bytes, Kind kind, String reason, Optional<Fo
         }
     }
 
-    static List<ReadFile> of(String path, byte[] bytes) {
+    /** Takes what a file is, with its bytes. */
+    interface Sink {
+        void take(ReadFile file, byte[] bytes);
+    }
+
+    /** Reads a file; a collection is told face by face, so that never more than one of them stands in memory. */
+    static void read(String path, byte[] bytes, Sink sink) {
         String name = path.substring(path.lastIndexOf('/') + 1);
         if (isJunk(path, name)) {
-            return List.of(none(path, bytes, Kind.NOT_A_FONT, "left by a file manager"));
+            sink.take(none(path, bytes.length, Kind.NOT_A_FONT, "left by a file manager"), bytes);
+            return;
         }
+        FontFile file;
         try {
-            return fonts(path, bytes, FontReader.read(bytes));
+            file = FontReader.read(bytes);
         } catch (FontException e) {
-            boolean promised = FontFormat.promisedBy(name).isPresent();
-            boolean began = !e.reason().startsWith("is not a font") && bytes.length > 0;
-            if (promised || began) {
-                return List.of(none(path, bytes, Kind.DAMAGED, e.getMessage()));
+            sink.take(noFont(path, name, bytes, e), bytes);
+            return;
+        }
+        for (int i = 0; i < file.faces().size(); i++) {
+            try {
+                face(path, bytes, file, i, sink);
+            } catch (FontException e) {
+                sink.take(none(path, bytes.length, Kind.DAMAGED, e.getMessage()), bytes);
+                return;
             }
-            return List.of(
-                    isText(name) ? text(path, name, bytes, e) : none(path, bytes, Kind.NOT_A_FONT, e.getMessage()));
         }
     }
 
+    private static ReadFile noFont(String path, String name, byte[] bytes, FontException e) {
+        boolean promised = FontFormat.promisedBy(name).isPresent();
+        boolean began = !e.reason().startsWith("is not a font") && bytes.length > 0;
+        if (promised || began) {
+            return none(path, bytes.length, Kind.DAMAGED, e.getMessage());
+        }
+        return isText(name) ? text(path, name, bytes, e) : none(path, bytes.length, Kind.NOT_A_FONT, e.getMessage());
+    }
+
     /** A file that is no font and of which nothing more is read. */
-    static ReadFile none(String path, byte[] bytes, Kind kind, String reason) {
-        return new ReadFile(path, bytes, kind, reason, Optional.empty(), Optional.empty());
+    static ReadFile none(String path, long size, Kind kind, String reason) {
+        return new ReadFile(path, size, kind, reason, Optional.empty(), Optional.empty());
     }
 
     private static ReadFile text(String path, String name, byte[] bytes, FontException noFont) {
         Optional<Text> said = isPlainText(name) ? Optional.of(Text.of(name, bytes)) : Optional.empty();
         boolean license = isLicenseText(name) || said.flatMap(Text::license).isPresent();
         return new ReadFile(
-                path, bytes, license ? Kind.LICENSE_TEXT : Kind.README, noFont.getMessage(), Optional.empty(), said);
+                path,
+                bytes.length,
+                license ? Kind.LICENSE_TEXT : Kind.README,
+                noFont.getMessage(),
+                Optional.empty(),
+                said);
     }
 
-    private static List<ReadFile> fonts(String path, byte[] bytes, FontFile file) {
-        List<ReadFile> read = new ArrayList<>();
-        for (int i = 0; i < file.faces().size(); i++) {
-            Sfnt face = file.faces().get(i);
-            boolean single = file.faces().size() == 1 && file.format() != FontFormat.COLLECTION;
-            FontFormat format = single ? file.format() : face.bareFormat();
-            byte[] own = single ? bytes : FontWriter.write(face, format);
-            String ownPath = single ? path : path + " (face " + (i + 1) + ")." + format.extension();
-            FaceReport report = FaceReport.of(face);
-            List<String> notes = new ArrayList<>();
-            FontFormat.promisedBy(path)
-                    .filter(promised -> promised != file.format())
-                    .ifPresent(promised -> notes.add("named as " + promised.label() + ", but its bytes are "
-                            + file.format().label()));
-            if (!single) {
-                notes.add("taken out of a collection of " + file.faces().size() + " faces");
-            }
-            report.problems().stream()
-                    .filter(problem -> problem.severity() != Severity.NOTE)
-                    .map(ReadFile::words)
-                    .forEach(notes::add);
-            Font font = new Font(
-                    format,
-                    report,
-                    FileFacts.of(face, report),
-                    Classification.propose(face),
-                    LicenseText.recognize(report.license(), report.licenseUrl()),
-                    report.identity().evidence(),
-                    notes);
-            read.add(new ReadFile(ownPath, own, Kind.FONT, "", Optional.of(font), Optional.empty()));
+    private static void face(String path, byte[] bytes, FontFile file, int number, Sink sink) {
+        Sfnt face = file.faces().get(number);
+        boolean single = file.faces().size() == 1 && file.format() != FontFormat.COLLECTION;
+        FontFormat format = single ? file.format() : face.bareFormat();
+        byte[] own = single ? bytes : FontWriter.write(face, format);
+        String ownPath = single ? path : path + " (face " + (number + 1) + ")." + format.extension();
+        FaceReport report = FaceReport.of(face);
+        List<String> notes = new ArrayList<>();
+        FontFormat.promisedBy(path)
+                .filter(promised -> promised != file.format())
+                .ifPresent(promised -> notes.add("named as " + promised.label() + ", but its bytes are "
+                        + file.format().label()));
+        if (!single) {
+            notes.add("taken out of a collection of " + file.faces().size() + " faces");
         }
-        return read;
+        report.problems().stream()
+                .filter(problem -> problem.severity() != Severity.NOTE)
+                .map(ReadFile::words)
+                .forEach(notes::add);
+        Font font = new Font(
+                format,
+                report,
+                FileFacts.of(face, report),
+                Classification.propose(face),
+                LicenseText.recognize(report.license(), report.licenseUrl()),
+                report.identity().evidence(),
+                notes);
+        sink.take(new ReadFile(ownPath, own.length, Kind.FONT, "", Optional.of(font), Optional.empty()), own);
     }
 
     private static String words(Problem problem) {

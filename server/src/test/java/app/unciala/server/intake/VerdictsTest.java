@@ -24,6 +24,7 @@ import app.unciala.server.inventory.Texts;
 import app.unciala.server.storage.FileStore;
 import app.unciala.server.testing.Samples;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -116,7 +117,7 @@ class VerdictsTest {
 
     @Test
     void aWrongExtensionIsNotedAndNoObstacle() {
-        ReadFile read = ReadFile.of("font.otf", WEB).get(0);
+        ReadFile read = read("font.otf", WEB);
         assertThat(read.kind()).isEqualTo(ReadFile.Kind.FONT);
         assertThat(read.font().orElseThrow().notes()).contains("named as OpenType CFF, but its bytes are WOFF2");
     }
@@ -232,7 +233,7 @@ class VerdictsTest {
     }
 
     private static Place held(String family, byte[] bytes, String format) {
-        ReadFile.Font font = ReadFile.of("held", bytes).get(0).font().orElseThrow();
+        ReadFile.Font font = read("held", bytes).font().orElseThrow();
         return new Place(
                 "held",
                 family,
@@ -277,6 +278,12 @@ class VerdictsTest {
     }
 
     private static IntakeItemEntity item(String path, byte[] bytes) {
-        return new IntakeItemEntity(path, "intake", 0, ReadFile.of(path, bytes).get(0), FileStore.sha256(bytes));
+        return new IntakeItemEntity(path, "intake", 0, read(path, bytes), FileStore.sha256(bytes));
+    }
+
+    private static ReadFile read(String path, byte[] bytes) {
+        List<ReadFile> read = new ArrayList<>();
+        ReadFile.read(path, bytes, (file, own) -> read.add(file));
+        return read.get(0);
     }
 }
