@@ -37,13 +37,16 @@ class SessionController {
     private final AccountService accounts;
     private final Sessions sessions;
     private final SignInLimit limit;
+    private final UndeclaredProxy proxy;
 
     SessionController(
             AuthenticationManager manager,
             SecurityContextRepository contexts,
             AccountService accounts,
             Sessions sessions,
-            SignInLimit limit) {
+            SignInLimit limit,
+            UndeclaredProxy proxy) {
+        this.proxy = proxy;
         this.manager = manager;
         this.contexts = contexts;
         this.accounts = accounts;
@@ -77,6 +80,7 @@ class SessionController {
     @PostMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signIn(@Valid @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
+        proxy.notice(request);
         SignInLimit.Try taken = limit.take(credentials.name(), request.getRemoteAddr());
         Authentication known;
         try {

@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -172,6 +173,22 @@ class LedgerFormsTest {
                 .extracting(FileProblem::message)
                 .asString()
                 .contains(reason);
+    }
+
+    /** Each term is defined by the next, through more steps than the library for JSON-LD has room for. */
+    @Test
+    void aLongChainOfTermsIsRefused() throws Exception {
+        String terms = IntStream.range(0, 3_000)
+                .mapToObj(i -> "\"t" + i + "\":\"t" + (i + 1) + ":x\"")
+                .collect(Collectors.joining(","));
+        List<FileProblem> problems = new ArrayList<>();
+        assertThat(new OdrlLedger().read("{\"@context\":{" + terms + "},\"t0:a\":1}", problems))
+                .isEmpty();
+        assertThat(problems)
+                .singleElement()
+                .extracting(FileProblem::message)
+                .asString()
+                .contains("too many steps");
     }
 
     /** Whatever stands in a file, it is read or said to be wrong; no other failure. */
