@@ -44,7 +44,13 @@ import tools.jackson.core.JsonGenerator;
         name = "check",
         description =
                 "Says what is wrong with the fonts of pages, one JSON object a line; exit code 1 when visitors see"
-                        + " other fonts than were asked for.")
+                        + " other fonts than were asked for.",
+        footer = "  unciala check https://client.example/ --width 390",
+        exitCodeList = {
+            "0:done, and nothing is wrong",
+            "1:visitors see other fonts than were asked for, or a page could not be read",
+            "2:the command line is wrong"
+        })
 final class CheckCommand implements Callable<Integer> {
     private static final Pattern CONNECT_TO = Pattern.compile("([^=]+):(\\d{1,5})=(.+):(\\d{1,5})");
 

@@ -18,7 +18,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Puts the faces of several files into one collection. */
-@Command(name = "collect", description = "Puts the faces of font files into one collection.")
+@Command(
+        name = "collect",
+        description = "Puts the faces of font files into one collection.",
+        footer = "  unciala collect Brantle-Regular.ttf Brantle-Bold.ttf -o Brantle.ttc")
 final class CollectCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;

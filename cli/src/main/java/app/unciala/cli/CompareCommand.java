@@ -22,7 +22,15 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Says in what two faces differ, a line for each thing; the exit code is 0 when they share a drawing. */
-@Command(name = "compare", description = "Says in what two font files differ.")
+@Command(
+        name = "compare",
+        description = "Says in what two font files differ.",
+        footer = "  unciala compare Brantle-Bold.ttf Brantle-Bold.woff2",
+        exitCodeList = {
+            "0:done, and nothing is wrong",
+            "1:the outlines differ, or a file could not be read",
+            "2:the command line is wrong"
+        })
 final class CompareCommand implements Callable<Integer> {
     private static final int LISTED = 40;
     private static final int LONGEST = 100;

@@ -13,7 +13,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Puts faces into another container. */
-@Command(name = "convert", description = "Converts font files to another format.")
+@Command(
+        name = "convert",
+        description = "Converts font files to another format.",
+        footer = "  unciala convert *.otf --to woff2 --out-dir web")
 final class ConvertCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;

@@ -20,7 +20,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Writes the rule that makes a system face take the room of a web font. */
-@Command(name = "fallback", description = "Writes CSS that makes a system face take the room of the font.")
+@Command(
+        name = "fallback",
+        description = "Writes CSS that makes a system face take the room of the font.",
+        footer = "  unciala fallback Brantle-Regular.woff2 --face Arial")
 final class FallbackCommand implements Callable<Integer> {
     private static final int BOLD = 600;
 

@@ -18,7 +18,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Prints one JSON object a line for each face of each file; a file that is no font says so in its own line. */
-@Command(name = "inspect", description = "Says what each font file is, one JSON object a line.")
+@Command(
+        name = "inspect",
+        description = "Says what each font file is, one JSON object a line.",
+        footer = "  unciala inspect Brantle-Bold.ttf --languages pl,de")
 final class InspectCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;

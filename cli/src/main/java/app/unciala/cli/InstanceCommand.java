@@ -20,7 +20,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Makes static faces out of variable ones. */
-@Command(name = "instance", description = "Makes the static face at a point of a variable font's axes.")
+@Command(
+        name = "instance",
+        description = "Makes the static face at a point of a variable font's axes.",
+        footer = "  unciala instance Brantle.ttf --at wght=650 -o Brantle-650.ttf")
 final class InstanceCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;

@@ -40,7 +40,13 @@ import tools.jackson.core.json.JsonFactory;
         name = "proofread",
         description =
                 "Says what is wrong with the fonts of a style sheet, or of the style elements of an HTML file, one JSON object a"
-                        + " line; exit code 1 when anything is.")
+                        + " line; exit code 1 when anything is.",
+        footer = "  unciala proofread type.css --fonts web --fix -o type-fixed.css",
+        exitCodeList = {
+            "0:done, and nothing is wrong",
+            "1:something is wrong with the fonts, or a file could not be read",
+            "2:the command line is wrong"
+        })
 final class ProofreadCommand implements Callable<Integer> {
     private static final JsonFactory FACTORY = new JsonFactory();
 

@@ -16,7 +16,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Gives faces another family name, in all name records that carry it. */
-@Command(name = "rename", description = "Gives font files another family name.")
+@Command(
+        name = "rename",
+        description = "Gives font files another family name.",
+        footer = "  unciala rename *.ttf --family \"Client Sans\" --out-dir renamed")
 final class RenameCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;

@@ -29,7 +29,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Divides a face into several WOFF2 files by characters, with the style sheet that names them. */
-@Command(name = "split", description = "Divides a font file into several WOFF2 files by characters, with their CSS.")
+@Command(
+        name = "split",
+        description = "Divides a font file into several WOFF2 files by characters, with their CSS.",
+        footer = "  unciala split Brantle.ttf --ranges \"Basic Latin,Cyrillic\" --out-dir web")
 final class SplitCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;

@@ -26,7 +26,10 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Cuts faces to the characters asked for. */
-@Command(name = "subset", description = "Subsets font files to some characters.")
+@Command(
+        name = "subset",
+        description = "Subsets font files to some characters.",
+        footer = "  unciala subset Brantle-Bold.ttf --languages en,pl --to woff2 -o bold.woff2")
 final class SubsetCommand implements Callable<Integer> {
     private static final String RANGE = "(?i)U\\+[0-9A-F]{1,6}(-(U\\+)?[0-9A-F]{1,6})?";
 

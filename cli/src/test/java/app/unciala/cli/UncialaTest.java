@@ -14,6 +14,7 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -82,12 +83,26 @@ class UncialaTest {
             out.getBuffer().setLength(0);
             assertThat(run(command, "--help")).as(command).isZero();
             assertThat(out.toString()).as(command).contains("Usage: unciala " + command);
+            if (!List.of("help", "generate-completion").contains(command)) {
+                assertThat(out.toString())
+                        .as(command)
+                        .contains("Example:\n  unciala " + command + " ")
+                        .contains("Exit codes:");
+            }
         }
         out.getBuffer().setLength(0);
         assertThat(run("help", "subset")).isZero();
         assertThat(out.toString()).startsWith("Usage: unciala subset");
         assertThat(run("nosuch", "--help")).isEqualTo(2);
         assertThat(run("nosuch")).isEqualTo(2);
+        assertThat(err.toString()).contains("no such command; see unciala --help");
+        assertThat(run("convrt", "a.ttf")).isEqualTo(2);
+        assertThat(err.toString()).contains("did you mean convert?");
+        assertThat(run("inspect", "a.ttf", "--detials")).isEqualTo(2);
+        assertThat(err.toString()).contains("did you mean --details?");
+        out.getBuffer().setLength(0);
+        assertThat(run("generate-completion")).isZero();
+        assertThat(out.toString()).contains("complete -F").contains("--languages");
         assertThat(run("--help")).isZero();
     }
 

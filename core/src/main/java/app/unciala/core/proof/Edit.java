@@ -21,7 +21,6 @@ public record Edit(int start, int end, String text) {
     static String apply(String text, Collection<List<Edit>> groups) {
         TreeMap<Integer, List<Edit>> made = new TreeMap<>();
         for (List<Edit> group : groups) {
-            Budget.check();
             if (group.stream().noneMatch(edit -> edit.touchesAny(made))) {
                 group.forEach(edit -> made.computeIfAbsent(edit.start, any -> new ArrayList<>())
                         .add(edit));
@@ -39,6 +38,7 @@ public record Edit(int start, int end, String text) {
 
     /** Whether it touches any of those made, which are kept by their start and do not overlap each other. */
     private boolean touchesAny(TreeMap<Integer, List<Edit>> made) {
+        Budget.check();
         Map.Entry<Integer, List<Edit>> before = made.floorEntry(start);
         return (before != null && before.getValue().stream().anyMatch(this::touches))
                 || made.subMap(start, true, Math.max(start, end), true).values().stream()

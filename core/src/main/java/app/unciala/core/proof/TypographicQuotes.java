@@ -52,9 +52,9 @@ final class TypographicQuotes {
         List<Edit> edits = new ArrayList<>();
         for (Token token : value) {
             if (WHERE_THEY_SPOIL.contains(token.kind())) {
-                Budget.check();
                 String straight = straight(sheet.text().substring(token.start(), token.end()));
                 for (int i = token.start(); i < token.end(); i++) {
+                    Budget.check();
                     if (ANY_QUOTE.matches(sheet.text().charAt(i))) {
                         edits.add(new Edit(i, i + 1, straight));
                     }

@@ -22,7 +22,7 @@ public class BoundedWork {
     private final Map<Work, Semaphore> places = new EnumMap<>(Work.class);
 
     BoundedWork() {
-        int each = Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
+        int each = Runtime.getRuntime().availableProcessors() < 4 ? 1 : 2;
         for (Work work : Work.values()) {
             places.put(work, new Semaphore(each, true));
         }
