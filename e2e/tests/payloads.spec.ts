@@ -97,12 +97,14 @@ test("texts of strangers stay texts on every screen, in packs, statements and ex
       converting: "GRANTED",
       cutting: "GRANTED",
       anyDomain: true,
+      anyFormat: true,
       covers: [{ familyId: ostrel.id, faces: null }],
     });
     for (const [kind, answer] of [
       ["sites", made],
       ["licenses", license],
     ] as const) {
+      expect(answer.status, JSON.stringify(answer.body)).toBe(201);
       if (answer.status === 201) {
         records.push(`/${kind}/${String(answer.body.id)}`);
       }
@@ -124,7 +126,7 @@ test("texts of strangers stay texts on every screen, in packs, statements and ex
   await settled(page);
 
   const pack = await call(page, "POST", `/api/sites/${site}/packs`, {});
-  expect(pack.status).toBe(201);
+  expect(pack.status, JSON.stringify(pack.body)).toBe(201);
   const folder = mkdtempSync(join(tmpdir(), "payloads-"));
   try {
     const zip = await page.request.get(`/api/packs/${String(pack.body.id)}.zip`);
