@@ -5,9 +5,11 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { Sign } from "../shared/flag/Sign";
 import { groupNames } from "../shared/flag/words";
+import { glossary, type GlossaryTerm } from "../shared/glossary/glossary";
+import { TermPicture } from "../shared/glossary/TermPicture";
 import { legend, otherKeys, otherMarks, places, words } from "./words";
 
-/** What the signs mean, and what the keys do. */
+/** What the symbols and the terms mean, and what the keys do. */
 export function KeysAndSigns({ keys, onClose }: { keys: boolean; onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} aria-labelledby="keys-title">
@@ -27,6 +29,17 @@ export function KeysAndSigns({ keys, onClose }: { keys: boolean; onClose: () => 
             <div key={mark}>
               <dt>{mark}</dt>
               <dd>{says}</dd>
+            </div>
+          ))}
+        </dl>
+        <h2 className="section">{words.terms}</h2>
+        <dl className="legend glossary">
+          {(Object.keys(glossary) as GlossaryTerm[]).map((term) => (
+            <div key={term}>
+              <dt>
+                <TermPicture of={term} /> {glossary[term].name}
+              </dt>
+              <dd>{glossary[term].says}</dd>
             </div>
           ))}
         </dl>

@@ -106,6 +106,7 @@ describe("the frame", () => {
     for (const word of ["Unlicensed", "Missing", "Duplicate", "allowed", "refused"]) {
       expect(within(dialog).getAllByText(new RegExp(word)).length).toBeGreaterThan(0);
     }
+    expect(within(dialog).getByText(/one drop of files under review/)).toBeInTheDocument();
     await user.keyboard("gl");
     expect(router.state.location.pathname).toBe("/sites");
     await user.click(within(dialog).getByRole("button", { name: "Close" }));

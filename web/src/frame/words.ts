@@ -9,6 +9,7 @@ export const words = {
   keysAndSigns: "Shortcuts and symbols",
   keys: "Shortcuts",
   signs: "Symbols",
+  terms: "Terms",
   keysOff: "Single-key shortcuts are switched off in Settings.",
   close: "Close",
   leave: "Leave without saving?",
@@ -51,6 +52,6 @@ export const otherMarks: [string, string][] = [
 
 export const otherKeys: [string, string][] = [
   ["/", "search, or see whether a font is held"],
-  ["?", "these shortcuts and symbols"],
+  ["?", "these shortcuts, symbols and terms"],
   ["↑ ↓ ← →", "move in grids and lists"],
 ];

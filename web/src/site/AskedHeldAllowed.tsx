@@ -7,6 +7,7 @@ import { formatName } from "../shared/parts/format";
 import { useRovingFocus } from "../shared/parts/useRovingFocus";
 import { Verdict } from "../shared/parts/Verdict";
 import { saidOnce } from "./packs";
+import { Term } from "../shared/glossary/Term";
 import { roleName, words } from "./words";
 
 /** One row for each face that each text role asks for; what rows in sequence are decided alike stands once beside them. */
@@ -18,9 +19,15 @@ export function AskedHeldAllowed({ rows }: { rows: AskedRow[] }) {
       <table className="sheet asked-table">
         <thead>
           <tr>
-            <th>{words.asked}</th>
-            <th>{words.held}</th>
-            <th>{words.allowed}</th>
+            <th>
+              <Term of="asked">{words.asked}</Term>
+            </th>
+            <th>
+              <Term of="held">{words.held}</Term>
+            </th>
+            <th>
+              <Term of="allowed">{words.allowed}</Term>
+            </th>
           </tr>
         </thead>
         <tbody>
