@@ -159,7 +159,7 @@ test("a wrong password is refused, and a backup is made from the settings", asyn
   await page.getByLabel("Name").fill("demo");
   await page.getByLabel("Password").fill("not this one");
   await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByRole("alert")).toContainText("do not belong together");
+  await expect(page.getByRole("alert")).toContainText("Wrong name or password");
   await signIn(page);
   await page.goto("/settings");
   await page.getByRole("button", { name: "Make a backup" }).click();

@@ -80,7 +80,7 @@ describe("pages from one’s own browser", () => {
       http.post("*/api/sites/s1/page-readings", async ({ request }) => {
         sent.push(await request.json());
         return sent.length === 1
-          ? problem(422, "This is no reading of a page: version is 7.")
+          ? problem(422, "This isn’t a reading of a page: version is 7.")
           : HttpResponse.json({ id: "c1" }, { status: 202 });
       }),
     );

@@ -20,7 +20,7 @@ function allowing(hosts: Host[]) {
     http.put("*/api/private-hosts/:host", ({ params }) => {
       const host = decodeURIComponent(String(params.host));
       if (!host.includes(":")) {
-        return problem(422, `“${host}” is no host with a port.`);
+        return problem(422, `“${host}” isn’t a host with a port.`);
       }
       hosts.push({ host, allowedBy: "priya", allowedAt: "2030-05-10T09:00:00Z" });
       return HttpResponse.json(hosts);
@@ -42,7 +42,7 @@ describe("hosts inside", () => {
     expect(await screen.findByText("None: checks connect to the public Internet only.")).toBeInTheDocument();
     await user.type(screen.getByLabelText("Host and port"), "nowhere");
     await user.click(screen.getByRole("button", { name: "Allow" }));
-    expect(await screen.findByText("“nowhere” is no host with a port.")).toBeInTheDocument();
+    expect(await screen.findByText("“nowhere” isn’t a host with a port.")).toBeInTheDocument();
     expect(screen.getByLabelText("Host and port")).toHaveValue("nowhere");
     await user.clear(screen.getByLabelText("Host and port"));
     await user.type(screen.getByLabelText("Host and port"), " 10.0.0.5:443 ");

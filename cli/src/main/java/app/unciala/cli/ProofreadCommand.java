@@ -105,7 +105,7 @@ final class ProofreadCommand implements Callable<Integer> {
             return Optional.empty();
         }
         if (!Files.isDirectory(fonts)) {
-            throw new ParameterException(spec.commandLine(), "--fonts " + fonts + ": is no folder");
+            throw new ParameterException(spec.commandLine(), "--fonts " + fonts + ": isn’t a folder");
         }
         List<KnownFile> known = new ArrayList<>();
         try (Stream<Path> found = Files.walk(fonts)) {

@@ -127,7 +127,7 @@ class UncialaTest {
         assertThat(run("proofread", folder.resolve("missing.css").toString())).isEqualTo(1);
         assertThat(err.toString())
                 .contains("--served-at client: write an address")
-                .contains("is no folder")
+                .contains("isn’t a folder")
                 .contains("--fix needs -o OUT")
                 .doesNotContain("\tat ");
     }

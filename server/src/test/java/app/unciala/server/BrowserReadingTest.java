@@ -209,11 +209,11 @@ class BrowserReadingTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
                     {                                   | line 1
-                    []                                  | no reading
+                    []                                  | isn’t a reading
                     {"version": 7}                      | version is 7
                     {"version": 1}                      | page is missing
                     {"version": 1, "page": "x"}         | is missing
-                    {"version": "one"}                  | no reading
+                    {"version": "one"}                  | isn’t a reading
                     nonsense                            | line 1
                     """)
     void whatIsNoReadingIsRefusedWithThePlaceAndTheKeyStaysGood(String body, String said) {

@@ -281,10 +281,10 @@ class CheckTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "addresses | ftp://plans.example/ | is no address of a page",
+                "addresses | ftp://plans.example/ | isn’t an address of a page",
                 "addresses | https://other.example/ | is not among the site’s domains",
-                "addresses | https://a:b@plans.example/ | is no address of a page",
-                "addresses | https://plans.example/%zz | is no address of a page",
+                "addresses | https://a:b@plans.example/ | isn’t an address of a page",
+                "addresses | https://plans.example/%zz | isn’t an address of a page",
             })
     void aPlanIsRefusedWithItsReason(String field, String address, String reason) {
         String site = caller.site("Plans", "plans.example", family);

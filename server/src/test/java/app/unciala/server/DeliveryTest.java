@@ -291,10 +291,10 @@ class DeliveryTest {
         assertThat(rows.valueStream().map(row -> row.get("role").asString())).contains("Pull quote");
 
         quote.put("selector", "<p>");
-        assertThat(roles(List.of(quote)).text()).contains("is no selector");
+        assertThat(roles(List.of(quote)).text()).contains("isn’t a selector");
         quote.remove("selector");
         quote.put("wordSpacing", "wide; color: red");
-        assertThat(roles(List.of(quote)).text()).contains("is no length");
+        assertThat(roles(List.of(quote)).text()).contains("isn’t a length");
         quote.remove("wordSpacing");
         for (String name : List.of("Headings", "PAGE_TITEL", "***")) {
             quote.put("role", name);
@@ -383,7 +383,7 @@ class DeliveryTest {
                         .get("changedSince")
                         .get(0)
                         .asString())
-                .contains("delivered is described otherwise");
+                .contains("delivery has changed");
         assertThat(caller.send("PUT", "/api/packs/" + pack + "/placed", new LinkedHashMap<>())
                         .json()
                         .get("placedOn")

@@ -90,7 +90,7 @@ class FailedUploadTest {
             assertThat(one.send("POST", first + "/accept", Map.of()).status()).isEqualTo(200);
             Answer again = one.send("POST", second + "/accept", Map.of());
             assertThat(again.status()).isEqualTo(422);
-            assertThat(again.text()).contains("No file of this intake is marked to go in.");
+            assertThat(again.text()).contains("No file of this intake is marked to be added.");
             assertThat(one.get(second).json().get("rows").get(0).get("verdict").asString())
                     .isEqualTo("SAME_BYTES");
         }

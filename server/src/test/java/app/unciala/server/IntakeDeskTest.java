@@ -139,7 +139,8 @@ class IntakeDeskTest {
     @Test
     void anOpenLicenseUnderWhichNothingCameIsRefusedAndNothingGoesIn() {
         String path = intake("gannet.zip", Map.of("Gannet-Bold.ttf", Samples.font("Gannet-Bold.ttf")));
-        for (Map.Entry<String, String> refused : Map.of("OFL-1.1", "None of the files", "Foundry-1", "no open license")
+        for (Map.Entry<String, String> refused : Map.of(
+                        "OFL-1.1", "None of the files", "Foundry-1", "isn’t an open license")
                 .entrySet()) {
             Answer answer = caller.send("POST", path + "/accept", Map.of("openLicenses", List.of(refused.getKey())));
             assertThat(answer.status()).isEqualTo(422);

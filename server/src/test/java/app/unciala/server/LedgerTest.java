@@ -97,7 +97,7 @@ class LedgerTest {
             delimiter = '|',
             value = {
                 "{\"licenses\": [{\"name\": \"A\", \"color\": 1}]} | license 1 | color | There is no term “color”.",
-                "[{\"name\": \"A\"}, {\"name\": \"B\", \"ends\": \"soon\"}] | license 2 | ends | “soon” is no value",
+                "[{\"name\": \"A\"}, {\"name\": \"B\", \"ends\": \"soon\"}] | license 2 | ends | “soon” isn’t a value",
                 "[7] | license 1 | '' | A license is an object.",
                 "[{\"name\": \"A\", \"covers\": [{\"faces\": []}]}] | license 1 | covers | the name of a “family”",
                 "[{\"name\": \"A\", \"covers\": [{\"family\": \"Nowhere\"}]}] | license 1 | covers | no family “Nowhere”",
@@ -123,7 +123,7 @@ class LedgerTest {
                 "vendor\\nMarrow | 1 | name | The column “name” is missing.",
                 "name\\nA,B | 2 | '' | It has 2 cells where the first line has 1.",
                 "name,covers\\nA,Nowhere | 2 | covers | There is no family “Nowhere”.",
-                "name,covers\\nA,Penmarrow {bold} | 2 | covers | “bold” is no face; write it as 400/100/upright.",
+                "name,covers\\nA,Penmarrow {bold} | 2 | covers | “bold” isn’t a face; write it as 400/100/upright.",
                 "name,holder\\nA,Nobody | 2 | holder | There is no client “Nobody”.",
                 "name,domains\\nA,*.co.uk | 2 | domains | *.co.uk",
                 "name,begins,ends\\nA,2030-02-01,2030-01-01 | 2 | ends | before it begins",

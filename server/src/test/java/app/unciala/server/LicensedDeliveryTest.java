@@ -171,7 +171,7 @@ class LicensedDeliveryTest {
 
         Map<String, Object> regular = Map.of("familyId", family, "faces", List.of(Samples.face(400, "upright")));
         site.covering(regular);
-        assertThat(site.evidence("PACK_DUE").get(0)).contains("goes out as Regular by now");
+        assertThat(site.evidence("PACK_DUE").get(0)).contains("now goes out as Regular");
         Map<String, byte[]> limited = site.pack();
         assertThat(FvarTable.read(face(only(limited, ".woff2")))).isEmpty();
         assertThat(text(limited, "type.css")).contains("font-weight: 400;").doesNotContain("75%");

@@ -90,7 +90,7 @@ class PageViewsTest {
                         "line 3 site: No site is called “Nobody”, and none has it among its domains.",
                         "line 4 site: Several sites are called “Twins”; write one of the site’s domains.",
                         "line 5 month: “May” is not a month such as 2030-04.",
-                        "line 6 month: This month is still to come.",
+                        "line 6 month: This month hasn’t begun yet.",
                         "line 7 page_views: “many” is not a whole number of page views, such as 61300.",
                         "line 8 page_views: “-1” is not a whole number of page views, such as 61300.",
                         "line 9 month: This month of this site stands twice in the file.");

@@ -73,7 +73,7 @@ class RefusalsTest {
                 arguments("domains", List.of("-bad-.example"), "-bad-.example"),
                 arguments("domains", Collections.nCopies(501, "a.example"), "at most 500 domains"),
                 arguments("domains", Arrays.asList((Object) null), "is a text"),
-                arguments("formats", List.of("bmp"), "“bmp” is no font format"),
+                arguments("formats", List.of("bmp"), "“bmp” isn’t a font format"),
                 arguments("begins", "yesterday", "begins"),
                 arguments("ends", "1066-10-14", "between the years 1900 and 3000"),
                 arguments("nextPayment", "-900000000-01-01", "between the years 1900 and 3000"),
@@ -84,7 +84,7 @@ class RefusalsTest {
                 arguments("price", 100_000_000_001L, "at most a billion"),
                 arguments("currency", "€", "three letters"),
                 arguments("currency", "ABCD", "three letters"),
-                arguments("currency", "QQQ", "“QQQ” is no currency"),
+                arguments("currency", "QQQ", "“QQQ” isn’t a currency"),
                 arguments("proof", "x".repeat(1001), "at most 1,000 characters"),
                 arguments("notes", "x".repeat(20_001), "at most 20,000 characters"));
     }
@@ -350,7 +350,7 @@ class RefusalsTest {
         String item = intake.get("rows").get(0).get("id").asString();
         Answer answer = caller.send("PATCH", path + "/items/" + item, Map.of("included", true));
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.text()).contains("notes.txt is no font");
+        assertThat(answer.text()).contains("notes.txt isn’t a font");
         assertThat(caller.delete(path).status()).isEqualTo(200);
         assertThat(caller.delete(path).status()).as("thrown away already").isEqualTo(409);
     }

@@ -108,7 +108,7 @@ class SharedInventoryTest {
         Answer refused = caller.send(
                 "POST", "/api/history/" + again.json().get("historyId").asString() + "/undo", Map.of());
         assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.text()).contains("in use by now");
+        assertThat(refused.text()).contains("now in use");
         assertNothingToMend();
     }
 

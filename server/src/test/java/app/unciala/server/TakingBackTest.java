@@ -73,7 +73,7 @@ class TakingBackTest {
         SERVER.bean(Retention.class).purge();
         Answer refused = undo(gone);
         assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.text()).contains("Couldn’t restore the client: it was removed for good by now");
+        assertThat(refused.text()).contains("Couldn’t restore the client: it has been deleted for good");
     }
 
     @Test

@@ -66,7 +66,7 @@ class TermsSetsTest {
         assertThat(caller.send("POST", "/api/terms", Map.of("name", "")).status())
                 .isEqualTo(422);
         Answer unknown = caller.send("POST", "/api/terms", Map.of("name", "A", "formats", List.of("gif")));
-        assertThat(unknown.json().get("detail").asString()).contains("“gif” is no font format");
+        assertThat(unknown.json().get("detail").asString()).contains("“gif” isn’t a font format");
         String id = caller.send("POST", "/api/terms", Map.of("name", "Short lived"))
                 .json()
                 .get("id")

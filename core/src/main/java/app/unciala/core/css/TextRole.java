@@ -59,7 +59,7 @@ public record TextRole(String id, String label, String selector) implements Comp
             }
         }
         if (LOOKS_LIKE_AN_ID.matcher(name).matches()) {
-            throw new IllegalArgumentException("“" + name + "” is no text role; the usual ones are "
+            throw new IllegalArgumentException("“" + name + "” isn’t a text role; the usual ones are "
                     + String.join(", ", USUAL.stream().map(TextRole::id).toList()));
         }
         TextRole own = new TextRole(name, name, "");

@@ -55,7 +55,7 @@ public final class LocalResources implements Resources {
                     Files.readAllBytes(found),
                     Optional.empty());
         } catch (URISyntaxException | IllegalArgumentException e) {
-            return Resource.failed(url, "it is no address of a file");
+            return Resource.failed(url, "it isn’t an address of a file");
         } catch (IOException e) {
             return Resource.failed(url, "it cannot be read: " + e.getMessage());
         }

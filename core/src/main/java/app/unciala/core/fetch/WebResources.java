@@ -230,7 +230,7 @@ public final class WebResources implements Resources, Closeable {
             rules.signIn(scheme, uri.getHost(), port(uri)).ifPresent(said -> request.setHeader("Authorization", said));
             return inTime(url, request, until, use == Use.FONT ? MOST_BYTES_OF_A_FONT : MOST_BYTES);
         } catch (URISyntaxException e) {
-            return Resource.failed(url, "it is no address");
+            return Resource.failed(url, "it isn’t an address");
         } catch (Forbidden e) {
             return Resource.failed(url, e.why);
         } catch (UnknownHostException e) {

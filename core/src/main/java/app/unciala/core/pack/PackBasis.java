@@ -126,19 +126,19 @@ public record PackBasis(
     public List<String> otherwiseChangedTo(PackBasis now) {
         List<String> changes = new ArrayList<>();
         if (!domains.equals(now.domains)) {
-            changes.add("The site’s domains are " + String.join(", ", now.domains) + " by now.");
+            changes.add("The site’s domains are now " + String.join(", ", now.domains) + ".");
         }
         if (delivery.isPresent() && !delivery.equals(now.delivery)) {
-            changes.add("How the site’s fonts are delivered is described otherwise by now.");
+            changes.add("The site’s delivery has changed.");
         }
         if (roles.isPresent() && !roles.equals(now.roles)) {
-            changes.add("The settings of its text roles are others by now.");
+            changes.add("The settings of its text roles have changed.");
         }
         Map<String, AskedFace> before = byRole(faces);
         byRole(now.faces).forEach((key, face) -> Optional.ofNullable(before.get(key))
                 .ifPresentOrElse(
                         old -> changes.addAll(differences(old, face)),
-                        () -> changes.add(face.role() + " asks for " + face.name() + " by now.")));
+                        () -> changes.add(face.role() + " now asks for " + face.name() + ".")));
         return changes;
     }
 
@@ -155,13 +155,13 @@ public record PackBasis(
             return List.of(turned(after.name(), new Answer(after.verdict(), after.whyNot())));
         }
         if (!before.familyName().equals(after.familyName())) {
-            return List.of(before.familyName() + " is called " + after.familyName() + " by now.");
+            return List.of(before.familyName() + " is now called " + after.familyName() + ".");
         }
         if (before.sha256().isEmpty() != after.sha256().isEmpty()) {
-            return List.of(after.name() + (after.sha256().isEmpty() ? " is not held any more." : " is held by now."));
+            return List.of(after.name() + (after.sha256().isEmpty() ? " is no longer held." : " is now held."));
         }
         if (!before.sha256().equals(after.sha256())) {
-            return List.of("Another file is held for " + after.name() + " by now.");
+            return List.of("Another file is now held for " + after.name() + ".");
         }
         List<String> changes = new ArrayList<>();
         after.permissions().forEach((what, answer) -> {
@@ -176,15 +176,15 @@ public record PackBasis(
         });
         if (before.goesOut().isPresent() && !before.goesOut().equals(after.goesOut())) {
             after.goesOut()
-                    .ifPresent(slot -> changes.add(after.familyName() + " goes out as " + slot.label()
-                            + " by now, as far as its licenses cover it."));
+                    .ifPresent(slot -> changes.add(after.familyName() + " now goes out as " + slot.label()
+                            + ", as far as its licenses cover it."));
         }
         return changes;
     }
 
     private static String turned(String what, Answer now) {
         return switch (now.verdict()) {
-            case ALLOWED -> what + " is allowed by now.";
+            case ALLOWED -> what + " is now allowed.";
             case REFUSED -> what + " is no longer allowed: " + now.why() + ".";
             case NOT_STATED -> what + ": whether it may be used is no longer stated: " + now.why() + ".";
         };

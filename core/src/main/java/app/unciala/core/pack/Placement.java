@@ -65,8 +65,9 @@ public record Placement(
             case BASE_URL -> address(base);
             case FOLDER -> {
                 if (folder.isBlank() || folder.contains("\\") || folder.startsWith("/") || folder.contains(":")) {
-                    throw new IllegalArgumentException("“" + folder
-                            + "” is no folder seen from the style sheet; write one such as fonts or ../assets/fonts.");
+                    throw new IllegalArgumentException(
+                            "“" + folder
+                                    + "” isn’t a folder seen from the style sheet; write one such as fonts or ../assets/fonts.");
                 }
             }
             case URL_PER_FILE -> urls.values().forEach(Placement::address);
@@ -208,7 +209,7 @@ public record Placement(
             // Told below, as what has no host.
         }
         throw new IllegalArgumentException("“" + address
-                + "” is no address; write one such as https://cdn.client.example/fonts/ or /assets/fonts/.");
+                + "” isn’t an address; write one such as https://cdn.client.example/fonts/ or /assets/fonts/.");
     }
 
     private String strippedFolder() {

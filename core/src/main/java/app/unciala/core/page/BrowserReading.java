@@ -55,7 +55,7 @@ public record BrowserReading(
         given("window", window);
         given("document", document);
         if (!page.matches("(?i)https?://.+") || Addresses.host(page).isEmpty()) {
-            throw new IllegalArgumentException("page is no address of a page: " + page);
+            throw new IllegalArgumentException("page isn’t an address of a page: " + page);
         }
         if (!document.stripLeading().startsWith("<html")) {
             throw new IllegalArgumentException("document has no html element");

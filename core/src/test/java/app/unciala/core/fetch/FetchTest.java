@@ -218,7 +218,7 @@ class FetchTest {
         try (WebResources web = new WebResources(rules(true))) {
             assertThat(web.get(url("/large"), Use.STYLE_SHEET).why()).contains("larger than 10 MB");
             assertThat(web.get(url("/bomb"), Use.STYLE_SHEET).why()).contains("larger than 10 MB");
-            assertThat(web.get("http://[", Use.PAGE).why()).contains("no address");
+            assertThat(web.get("http://[", Use.PAGE).why()).contains("isn’t an address");
             assertThat(web.get("http://" + "a".repeat(70) + ".example/", Use.PAGE)
                             .why())
                     .contains("no host of this name");
@@ -277,7 +277,7 @@ class FetchTest {
                 .as("from the root of the site")
                 .isTrue();
         assertThat(local.get("file:///etc/hostname", Use.FONT).why()).contains("no such file");
-        assertThat(local.get("file:///%zz", Use.FONT).why()).contains("no address");
+        assertThat(local.get("file:///%zz", Use.FONT).why()).contains("isn’t an address");
         assertThat(local.get("https://a.example/", Use.FONT).why()).contains("not asked here");
     }
 

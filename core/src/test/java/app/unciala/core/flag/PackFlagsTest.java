@@ -57,7 +57,7 @@ class PackFlagsTest {
     void whatChangedMakesANewPackDue() {
         Flag due = only(flags(pack()), FlagKind.PACK_DUE);
         assertThat(due.reason()).isEqualTo("The pack deployed on May 3, 2030 is not what would be made today.");
-        assertThat(due.evidence()).containsExactly("Running text asks for Harrow Regular by now.");
+        assertThat(due.evidence()).containsExactly("Running text now asks for Harrow Regular.");
         delivery = new Delivery("roles", "otherwise", Optional.empty(), true, List.of());
         assertThat(only(flags(pack(DELIVERED)), FlagKind.PACK_DUE).evidence()).hasSize(1);
     }

@@ -155,7 +155,7 @@ class PlacementTest {
     @ValueSource(
             strings = {
                 "http://cdn.client.example/harrow-bold.woff2 | must begin with https",
-                "cdn.client.example/harrow-bold.woff2 | is no address",
+                "cdn.client.example/harrow-bold.woff2 | isn’t an address",
                 "https://cdn.client.example/tern.woff2 | none of the files",
                 "https://cdn.client.example/a-harrow-bold-italic-x.woff2 | several files",
                 "harrow-bold.woff2 https://a.example/1;harrow-bold.woff2 https://a.example/2 | has its address already",

@@ -166,7 +166,7 @@ class BrowserReadingTest {
         Window window = new Window(100, 100);
         assertThatThrownBy(() -> of(2, PAGE, window, "<html/>", List.of())).hasMessageContaining("version is 2");
         assertThatThrownBy(() -> of(1, "file:///etc/passwd", window, "<html/>", List.of()))
-                .hasMessageContaining("no address of a page");
+                .hasMessageContaining("isn’t an address of a page");
         assertThatThrownBy(() -> of(1, PAGE, null, "<html/>", List.of())).hasMessage("window is missing");
         assertThatThrownBy(() -> of(1, PAGE, window, null, List.of())).hasMessage("document is missing");
         assertThatThrownBy(() -> of(1, PAGE, window, "<html/>", Arrays.asList((Style) null)))

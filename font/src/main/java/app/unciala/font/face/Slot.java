@@ -51,7 +51,7 @@ public record Slot(Range weight, Range width, Slope slope) {
     public static Slot ofKey(String key) {
         String[] parts = key.split("-");
         if (parts.length != 3) {
-            throw new IllegalArgumentException(key + " is no key of a slot");
+            throw new IllegalArgumentException(key + " isn’t a key of a slot");
         }
         Slope slope = Arrays.stream(Slope.values())
                 .filter(known -> known.key().equals(parts[2]))

@@ -191,7 +191,7 @@ public class AccountService implements UserDetailsService {
     public void changePassword(String name, String current, String next, String keptSession) {
         Account account = present(name);
         if (!encoder.matches(current, account.passwordHash())) {
-            throw Fault.invalid("current", "The current password is another one.");
+            throw Fault.invalid("current", "That isn’t your current password.");
         }
         account.setPassword(String.valueOf(encoder.encode(next)));
         history.record(Deed.of("person", name, account.displayName(), "Changed the password"));
@@ -228,7 +228,7 @@ public class AccountService implements UserDetailsService {
 
     private void mustNotBeLastAdministrator() {
         if (accounts.countByLevelAndRemovedAtIsNull(Level.ADMINISTRATOR) <= 1) {
-            throw Fault.conflict("Somebody has to be administrator. Make another one first.");
+            throw Fault.conflict("Somebody has to be an administrator. Add another one first.");
         }
     }
 

@@ -70,7 +70,9 @@ class SecurityConfiguration {
                 .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) ->
                                 Problems.write(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
                         .accessDeniedHandler((request, response, e) -> Problems.write(
-                                response, HttpStatus.FORBIDDEN, "This is not yours to do, or the token is missing.")))
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "You aren’t allowed to do this, or the request has no token.")))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .formLogin(form -> form.disable())

@@ -87,7 +87,7 @@ class SessionController {
             known = manager.authenticate(
                     UsernamePasswordAuthenticationToken.unauthenticated(credentials.name(), credentials.password()));
         } catch (AuthenticationException e) {
-            throw Fault.unauthorized("Name and password do not belong together.");
+            throw Fault.unauthorized("Wrong name or password.");
         }
         taken.succeeded();
         HttpSession before = request.getSession(false);

@@ -159,7 +159,7 @@ final class BackupArchive {
     private static Manifest manifest(ZipFile zip) throws IOException {
         ZipEntry entry = zip.getEntry(MANIFEST);
         if (entry == null) {
-            throw new BadBackup("it is no backup of Unciala, or its end is missing");
+            throw new BadBackup("it isn’t a backup of Unciala, or its end is missing");
         }
         Manifest manifest;
         try (InputStream in = new BufferedInputStream(zip.getInputStream(entry))) {

@@ -101,7 +101,7 @@ public class BrowserReadings {
             transaction.executeWithoutResult(status -> {
                 keep(known.siteId(), reading);
                 if (keys.useUp(Tokens.digest(key)) == 0) {
-                    throw Fault.conflict("This key was used meanwhile. Ask for another one.");
+                    throw Fault.conflict("This key has been used. Ask for another one.");
                 }
             });
             check.set(checks.startAnew(known.siteId()));
@@ -113,7 +113,7 @@ public class BrowserReadings {
         try {
             return kept.parsed(body);
         } catch (IllegalArgumentException e) {
-            throw Fault.invalid("This is no reading of a page: " + e.getMessage() + ".");
+            throw Fault.invalid("This isn’t a reading of a page: " + e.getMessage() + ".");
         }
     }
 

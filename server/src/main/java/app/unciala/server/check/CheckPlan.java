@@ -175,7 +175,8 @@ public record CheckPlan(
     }
 
     private static Fault noAddress(String text) {
-        return Fault.invalid("addresses", "“" + text + "” is no address of a page, such as https://client.example/.");
+        return Fault.invalid(
+                "addresses", "“" + text + "” isn’t an address of a page, such as https://client.example/.");
     }
 
     private static String ownHost(String typed, Site site, String field) {

@@ -17,7 +17,7 @@ record HostAndPort(String host, int port) {
             // Told below.
         }
         throw Fault.invalid(
-                field, "“" + typed.strip() + "” is no host with a port, such as staging.client.example:443.");
+                field, "“" + typed.strip() + "” isn’t a host with a port, such as staging.client.example:443.");
     }
 
     /** Those of an address that begins with http: or https:. */

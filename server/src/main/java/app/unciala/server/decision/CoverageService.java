@@ -317,7 +317,7 @@ public class CoverageService {
             return 0;
         }
         if (!cursor.matches("[0-9]{1,7}")) {
-            throw Fault.invalid(field, "This cursor is none of this list.");
+            throw Fault.invalid(field, "This cursor doesn’t belong to this list.");
         }
         return Integer.parseInt(cursor);
     }

@@ -328,7 +328,7 @@ public class Duplicates implements Reverser {
                 .param("ids", ids)
                 .update();
         if (restored < ids.size()) {
-            throw Fault.conflict("Some of these files were restored meanwhile, or deleted for good.");
+            throw Fault.conflict("Some of these files have been restored or deleted for good.");
         }
         entities.clear();
         Set<String> touched = new TreeSet<>(owners);

@@ -274,10 +274,10 @@ public class FamilyService implements Reverser {
                 .param("id", id)
                 .query(String.class)
                 .optional()
-                .orElseThrow(() -> Fault.conflict("Its family was removed for good by now."));
+                .orElseThrow(() -> Fault.conflict("Its family has been deleted for good."));
         String key = Texts.familyKey(name);
         if (families.findByNameKey(key).isPresent()) {
-            throw Fault.conflict("There is a new family named “" + name + "” by now.");
+            throw Fault.conflict("There is now another family named “" + name + "”.");
         }
         database.sql("update family set deleted_at = null, name_key = :key where id = :id")
                 .param("key", key)

@@ -148,7 +148,7 @@ public class IncomingFiles {
     public void takeBack(List<String> fileIds) {
         List<FaceFileEntity> taken = files.findAllById(fileIds);
         if (taken.size() < fileIds.size()) {
-            throw Fault.conflict("Files of this intake were removed since, so it can’t be undone as a whole.");
+            throw Fault.conflict("Files of this intake have been removed, so it can’t be undone as a whole.");
         }
         List<String> owners = database.sql(
                         "select distinct h.family_id from face_file h"
@@ -185,7 +185,7 @@ public class IncomingFiles {
                                 .anyMatch(source ->
                                         file.isMadeHere() && file.slot().equals(source.slot())));
         if (converted || (links.isNamed(familyId) && held.size() == own.size())) {
-            throw Fault.conflict(family.name() + " is in use by now, so this intake can’t be undone.");
+            throw Fault.conflict(family.name() + " is now in use, so this intake can’t be undone.");
         }
         own.forEach(file -> file.delete(clock.instant()));
         leaving.from(family, held.size() == own.size());

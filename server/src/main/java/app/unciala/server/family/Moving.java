@@ -146,7 +146,7 @@ public class Moving implements Reverser {
         for (Place place : places) {
             FaceFileEntity file = files.findById(place.fileId())
                     .filter(found -> found.familyId().equals(toId))
-                    .orElseThrow(() -> Fault.conflict("A file that was moved is not there any more."));
+                    .orElseThrow(() -> Fault.conflict("A file that was moved no longer exists."));
             back.add(file);
             before.add(file.toSnapshot(true));
         }

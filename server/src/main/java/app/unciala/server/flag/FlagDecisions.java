@@ -110,7 +110,7 @@ public class FlagDecisions {
         }
         Person person = accounts.get(name);
         if (person.removed()) {
-            throw Fault.invalid("name", person.displayName() + " is not with the agency any more.");
+            throw Fault.invalid("name", person.displayName() + " has left the agency.");
         }
         return decide(
                 chosen,
@@ -161,7 +161,7 @@ public class FlagDecisions {
                         chosen.ids().stream().distinct().limit(MOST_AT_ONCE).toList())
                 : flags.findAll(FlagService.wanted(chosen.filter()));
         if (found.isEmpty()) {
-            throw Fault.conflict("None of these flags stands any more.");
+            throw Fault.conflict("These flags are no longer open.");
         }
         found.forEach(decision);
         flags.saveAllAndFlush(found);

@@ -27,7 +27,7 @@ public class DeletedRows {
                 .update();
         if (restored == 0) {
             throw Fault.conflict(
-                    "Couldn’t restore " + what + ": it was removed for good by now, or somebody restored it already.");
+                    "Couldn’t restore " + what + ": it has been deleted for good, or somebody restored it already.");
         }
     }
 }

@@ -96,7 +96,7 @@ public class Acceptance {
     public Accepted accept(String id, Set<String> openLicenses, @Nullable String licenseId) {
         for (String spdx : openLicenses) {
             if (OpenLicense.ofSpdx(spdx).isEmpty()) {
-                throw Fault.invalid("openLicenses", "“" + spdx + "” is no open license that is known here.");
+                throw Fault.invalid("openLicenses", "“" + spdx + "” isn’t an open license that is known here.");
             }
         }
         store(id);
@@ -133,7 +133,7 @@ public class Acceptance {
         find(id).mustBeInReview();
         List<IntakeItemEntity> included = items.findByIntakeIdAndGoesInTrueOrderByPosition(id);
         if (included.isEmpty()) {
-            throw Fault.invalid("No file of this intake is marked to go in.");
+            throw Fault.invalid("No file of this intake is marked to be added.");
         }
         included.stream()
                 .map(IntakeItemEntity::sha256)
@@ -202,7 +202,8 @@ public class Acceptance {
                 }
             }
             if (families.isEmpty()) {
-                throw Fault.invalid("openLicenses", "None of the files that go in came under " + license.title() + ".");
+                throw Fault.invalid(
+                        "openLicenses", "None of the files to be added came under " + license.title() + ".");
             }
             Recorded made = licenses.create(draft(license, families, find(id).uploads()));
             items.findByIntakeIdAndKindInOrderByPosition(id, List.of(Kind.LICENSE_TEXT)).stream()

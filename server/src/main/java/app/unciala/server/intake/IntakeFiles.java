@@ -63,7 +63,7 @@ class IntakeFiles {
         IntakeItemEntity item = findItem(id, itemId);
         String path = item.path();
         if (item.kind() == Kind.FONT || path.toLowerCase(Locale.ROOT).matches(".*\\.(pdf|docx?|rtf)")) {
-            throw Fault.invalid("item", Texts.baseName(path) + " is no plain text; download it to read it.");
+            throw Fault.invalid("item", Texts.baseName(path) + " isn’t plain text; download it to read it.");
         }
         return new Text(path, Texts.cut(Texts.decoded(bytes), LONGEST_TEXT));
     }

@@ -213,7 +213,7 @@ class IntakeReader {
                 });
             } catch (BudgetSpentException e) {
                 found.add(new Examined(
-                        ReadFile.none(path, bytes.length, Kind.DAMAGED, e.getMessage()),
+                        ReadFile.none(path, bytes.length, Kind.DAMAGED, String.valueOf(e.getMessage())),
                         FileStore.sha256(bytes),
                         Optional.empty()));
             }

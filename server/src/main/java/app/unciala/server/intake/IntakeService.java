@@ -286,7 +286,7 @@ public class IntakeService implements Reverser {
         intake.mustBeInReview();
         IntakeItemEntity item = findItem(id, itemId);
         if (item.kind() != Kind.FONT) {
-            throw Fault.invalid("item", Texts.baseName(item.path()) + " is no font, so there is nothing to correct.");
+            throw Fault.invalid("item", Texts.baseName(item.path()) + " isn’t a font, so there is nothing to correct.");
         }
         apply(correction, item);
         judgement.judge(intake);
@@ -366,7 +366,7 @@ public class IntakeService implements Reverser {
     public void reverse(Reversal reversal) {
         String id = reversal.ids().get(0);
         if (!staging.intakes().contains(id)) {
-            throw Fault.conflict("The files of this intake were deleted meanwhile, so it can’t be opened again.");
+            throw Fault.conflict("The files of this intake have been deleted, so it can’t be opened again.");
         }
         if (reversal.kind().equals(Acceptance.ACCEPTED)) {
             acceptance.takeBack(id, reversal.ids().subList(1, reversal.ids().size()));

@@ -11,6 +11,6 @@ public final class Formats {
     public static FontFormat read(String field, String name) {
         return FontFormat.fromKey(name)
                 .orElseThrow(() -> Fault.invalid(
-                        field, "“" + name + "” is no font format; try woff2, woff, ttf, otf, eot or svg."));
+                        field, "“" + name + "” isn’t a font format; try woff2, woff, ttf, otf, eot or svg."));
     }
 }

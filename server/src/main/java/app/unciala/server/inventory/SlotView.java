@@ -43,7 +43,7 @@ public record SlotView(
                     new Range(percent, Math.max(percent, widthMax)),
                     parsed);
         } catch (IllegalArgumentException e) {
-            throw Fault.invalid("slot", "This is no slot: " + e.getMessage() + ".");
+            throw Fault.invalid("slot", "This isn’t a slot: " + e.getMessage() + ".");
         }
     }
 }

@@ -107,7 +107,7 @@ class JsonLedger implements LedgerForm {
             wrong.add(new Wrong(
                     field,
                     known
-                            ? "“" + (value.isValueNode() ? value.asString() : value) + "” is no value of “" + field
+                            ? "“" + (value.isValueNode() ? value.asString() : value) + "” isn’t a value of “" + field
                                     + "”."
                             : "There is no term “" + field + "”."));
             return LicenseDraftBuilder.builder()

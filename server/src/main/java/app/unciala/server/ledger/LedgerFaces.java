@@ -72,7 +72,7 @@ final class LedgerFaces {
     static SlotView face(String text) {
         Matcher matcher = FACE.matcher(text);
         if (!matcher.matches()) {
-            throw new IllegalArgumentException("“" + text + "” is no face; write it as 400/100/upright");
+            throw new IllegalArgumentException("“" + text + "” isn’t a face; write it as 400/100/upright");
         }
         double weight = Double.parseDouble(matcher.group(1));
         double width = Double.parseDouble(matcher.group(3));

@@ -187,7 +187,7 @@ final class OdrlReader {
                     "action",
                     iri.isEmpty()
                             ? "A rule has one action, without refinements."
-                            : "“" + shortened(iri) + "” is no act of a font license that is known here."));
+                            : "“" + shortened(iri) + "” isn’t an act of a font license that is known here."));
         }
         return action;
     }
@@ -276,7 +276,7 @@ final class OdrlReader {
                 .findFirst()
                 .map(FontFormat::key)
                 .orElseGet(() -> {
-                    wrong.add(new Wrong("formats", "“" + mediaType + "” is no media type of a font."));
+                    wrong.add(new Wrong("formats", "“" + mediaType + "” isn’t a media type of a font."));
                     return mediaType;
                 });
     }

@@ -309,7 +309,7 @@ public class LicenseService implements Reverser {
     @Transactional
     public void takeBack(String id, Set<String> families) {
         LicenseEntity license =
-                licenses.findById(id).orElseThrow(() -> Fault.conflict("A license of this intake was deleted since."));
+                licenses.findById(id).orElseThrow(() -> Fault.conflict("A license of this intake has been deleted."));
         boolean isReliedOn = !families.containsAll(license.familyIds())
                 || !links.sitesAsking(license.familyIds()).isEmpty();
         if (isReliedOn) {

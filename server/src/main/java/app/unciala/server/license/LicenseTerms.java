@@ -73,7 +73,7 @@ final class LicenseTerms {
                 .map(OpenLicense::spdx)
                 .orElseThrow(() -> Fault.invalid(
                         "spdx",
-                        "“" + typed + "” is no open license for fonts that is known here; leave it empty, and record"
+                        "“" + typed + "” isn’t an open license for fonts that is known here; leave it empty, and record"
                                 + " what its text grants."));
     }
 
@@ -81,7 +81,7 @@ final class LicenseTerms {
         try {
             return Currency.getInstance(code.strip().toUpperCase(Locale.ROOT)).getCurrencyCode();
         } catch (IllegalArgumentException e) {
-            throw Fault.invalid("currency", "“" + code + "” is no currency; write its three letters, such as EUR.");
+            throw Fault.invalid("currency", "“" + code + "” isn’t a currency; write its three letters, such as EUR.");
         }
     }
 

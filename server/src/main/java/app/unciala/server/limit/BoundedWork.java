@@ -5,6 +5,7 @@ import app.unciala.font.budget.BudgetSpentException;
 import app.unciala.server.fault.Fault;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
@@ -29,7 +30,7 @@ public class BoundedWork {
     }
 
     public <T> T of(Work work, Supplier<T> piece) {
-        Semaphore free = places.get(work);
+        Semaphore free = Objects.requireNonNull(places.get(work));
         enter(free);
         try {
             return Budget.within(work.time(), piece);

@@ -43,7 +43,7 @@ public final class Cursor {
             }
             return ScrollPosition.forward(keys);
         } catch (RuntimeException e) {
-            throw Fault.invalid("cursor", "This cursor is none of this list; take the one that a page gave as next.");
+            throw Fault.invalid("cursor", "This cursor doesn’t belong to this list; use the one that came as “next”.");
         }
     }
 

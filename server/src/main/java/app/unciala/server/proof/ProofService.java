@@ -167,6 +167,7 @@ public class ProofService {
         } catch (IllegalArgumentException e) {
             // Told below, like an address without a host.
         }
-        throw Fault.invalid("url", "“" + pasted.url() + "” is no address; write one such as https://client.example/.");
+        throw Fault.invalid(
+                "url", "“" + pasted.url() + "” isn’t an address; write one such as https://client.example/.");
     }
 }

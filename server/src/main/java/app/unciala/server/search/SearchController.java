@@ -31,7 +31,7 @@ class SearchController {
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     Answer findFile(@RequestPart MultipartFile file) throws IOException {
         if (file.getSize() > FontLimits.MAX_BYTES) {
-            throw Fault.invalid("file", "A font to be asked about has at most 128 MB.");
+            throw Fault.invalid("file", "A font to look up has at most 128 MB.");
         }
         return search.findFile(Uploads.name(file, "file"), file.getBytes());
     }

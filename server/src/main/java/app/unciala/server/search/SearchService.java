@@ -147,7 +147,7 @@ public class SearchService {
     /** Where a file is held, in whatever format and under whatever name; or the held faces that are drawn most like it. */
     public Answer findFile(String name, byte[] bytes) {
         String sha256 = FileStore.sha256(bytes);
-        Asked asked = work.of(Work.FONT, () -> asked(name, bytes));
+        FirstFace asked = work.of(Work.FONT, () -> firstFace(name, bytes));
         List<Hit> same = families.withDrawing(asked.drawing()).stream()
                 .map(family -> hit(family, asked.drawing(), sha256))
                 .toList();
@@ -155,12 +155,12 @@ public class SearchService {
     }
 
     /** The first face of a file, as held faces are compared with it. */
-    private record Asked(String drawing, Sketch sketch) {}
+    private record FirstFace(String drawing, Sketch sketch) {}
 
-    private static Asked asked(String name, byte[] bytes) {
+    private static FirstFace firstFace(String name, byte[] bytes) {
         try {
             Sfnt face = FontReader.read(bytes).faces().get(0);
-            return new Asked(FaceReport.of(face).drawing(), Sketch.of(face));
+            return new FirstFace(FaceReport.of(face).drawing(), Sketch.of(face));
         } catch (FontException e) {
             throw Fault.invalid("file", "Couldn’t read “" + name + "”: " + e.getMessage() + ".");
         }

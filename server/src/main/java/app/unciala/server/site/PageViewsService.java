@@ -70,7 +70,7 @@ public class PageViewsService {
     /** The month, which is refused when no page views of it can be known. */
     YearMonth countable(YearMonth month) {
         if (month.isAfter(YearMonth.now(clock))) {
-            throw Fault.invalid("month", "This month is still to come.");
+            throw Fault.invalid("month", "This month hasn’t begun yet.");
         }
         if (month.isBefore(FIRST)) {
             throw Fault.invalid("month", "Months are those since January 2000.");

@@ -165,7 +165,7 @@ public record SiteRole(
                 && rule.content().isEmpty()
                 && StyleSheet.atCommas(rule.prelude()).stream().noneMatch(List::isEmpty);
         if (!one || selector.matches("(?s).*[<;@!].*")) {
-            throw Fault.invalid("roles", "“" + typed + "” is no selector; write one such as h1, .lead.");
+            throw Fault.invalid("roles", "“" + typed + "” isn’t a selector; write one such as h1, .lead.");
         }
         return selector;
     }
@@ -178,7 +178,7 @@ public record SiteRole(
     /** A size, line height or spacing as it may stand in a declaration; refused when it is none. */
     private static String length(String typed) {
         if (!LENGTH.matcher(typed.strip()).matches()) {
-            throw Fault.invalid("roles", "“" + typed + "” is no length; write one such as 1.2rem, or 1.5.");
+            throw Fault.invalid("roles", "“" + typed + "” isn’t a length; write one such as 1.2rem, or 1.5.");
         }
         return typed.strip();
     }

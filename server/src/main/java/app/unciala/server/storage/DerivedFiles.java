@@ -66,7 +66,7 @@ public class DerivedFiles {
             if (known.isPresent()) {
                 Files.setLastModifiedTime(file, FileTime.from(Instant.now()));
             } else {
-                forgetBut(most, file.getParent(), name.substring(name.indexOf('.')));
+                forgetBut(most, folder(sha256), name.substring(name.indexOf('.')));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -94,7 +94,11 @@ public class DerivedFiles {
     }
 
     private Path file(String sha256, String name) {
-        return folder.resolve(sha256.substring(0, 2)).resolve(sha256).resolve(name);
+        return folder(sha256).resolve(name);
+    }
+
+    private Path folder(String sha256) {
+        return folder.resolve(sha256.substring(0, 2)).resolve(sha256);
     }
 
     private static Path write(byte[] bytes, Path file) throws IOException {

@@ -37,7 +37,7 @@ class HostAndPortTest {
     void anythingElseIsRefusedByItsField(String typed) {
         assertThatThrownBy(() -> HostAndPort.parse("connections", typed))
                 .isInstanceOf(Fault.class)
-                .hasMessageContaining("is no host with a port")
+                .hasMessageContaining("isn’t a host with a port")
                 .extracting(fault -> ((Fault) fault).field().orElseThrow())
                 .isEqualTo("connections");
     }

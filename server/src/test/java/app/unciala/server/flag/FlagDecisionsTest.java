@@ -104,7 +104,7 @@ class FlagDecisionsTest {
         caller.delete("/api/people/leaves");
         Answer gone = caller.send("POST", "/api/flags/assignment", with(chosen(one), "name", "leaves"));
         assertThat(gone.status()).isEqualTo(422);
-        assertThat(gone.text()).contains("is not with the agency any more");
+        assertThat(gone.text()).contains("has left the agency");
         assertThat(flag(one.get(0)).get("assignee").asString()).isEmpty();
     }
 

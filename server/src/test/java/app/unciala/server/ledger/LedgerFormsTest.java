@@ -82,7 +82,7 @@ class LedgerFormsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{\"permission\":[{\"action\":\"print\"}]} | action | “print” is no act of a font license",
+                "{\"permission\":[{\"action\":\"print\"}]} | action | “print” isn’t an act of a font license",
                 "{\"permission\":[{\"action\":\"transform\",\"duty\":[{\"action\":\"attribute\"}]}]} | duty | A duty",
                 "{\"permission\":[{\"action\":\"unciala:serve\",\"constraint\":[{\"leftOperand\":\"spatial\","
                         + "\"operator\":\"eq\",\"rightOperand\":\"DE\"}]}]} | constraint | by “spatial”",

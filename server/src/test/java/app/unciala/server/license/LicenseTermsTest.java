@@ -51,7 +51,7 @@ class LicenseTermsTest {
     @ValueSource(strings = {"€", "EURO", "QQQ", "12"})
     void nameACurrencyThatThereIs(String currency) {
         assertThatThrownBy(() -> LicenseTerms.checked(terms("x", List.of(), null, null, currency)))
-                .hasMessageContaining("“" + currency + "” is no currency");
+                .hasMessageContaining("“" + currency + "” isn’t a currency");
     }
 
     @Test

@@ -51,7 +51,7 @@ class CursorTest {
     void aCursorOfAnotherListIsRefused(String cursor) {
         assertThatThrownBy(() -> Cursor.read(cursor, SAMPLE))
                 .isInstanceOf(Fault.class)
-                .hasMessageContaining("none of this list");
+                .hasMessageContaining("doesn’t belong to this list");
     }
 
     @Test

@@ -109,7 +109,7 @@ final class Parser {
         while (at < tokens.size()) {
             Token token = tokens.get(at);
             if ((nested && token.is(Kind.SEMICOLON)) || (nested && token.is(Kind.CLOSE_CURLY))) {
-                problem(start, "“" + excerpt(from) + "” is no declaration: it needs a name, a colon and a value.");
+                problem(start, "“" + excerpt(from) + "” isn’t a declaration: it needs a name, a colon and a value.");
                 return Optional.empty();
             }
             if (token.is(Kind.OPEN_CURLY)) {
@@ -127,7 +127,7 @@ final class Parser {
             }
             skip();
         }
-        problem(start, "“" + excerpt(from) + "” is no rule: it has no block.");
+        problem(start, "“" + excerpt(from) + "” isn’t a rule: it has no block.");
         return Optional.empty();
     }
 
