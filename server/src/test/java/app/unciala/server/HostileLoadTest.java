@@ -76,7 +76,7 @@ class HostileLoadTest {
                 "/api/intakes",
                 "/nothing"
             })
-    void filesOfStrangersAreNotEvenRead(String path) throws IOException {
+    void filesOfStrangersAreNotKept(String path) throws IOException {
         long before = uploads();
         for (String length : List.of("Content-Length: 150000000", "Transfer-Encoding: chunked")) {
             try (Socket socket = begin(path, "multipart/form-data; boundary=b", length)) {
@@ -84,10 +84,22 @@ class HostileLoadTest {
                         .write("3c\r\n--b\r\nContent-Disposition: form-data; name=\"files\"; filename=\"a\"\r\n\r\nabc"
                                 .getBytes(StandardCharsets.UTF_8));
                 assertThat(statusLine(socket)).isEqualTo("HTTP/1.1 401");
-                socket.getInputStream().readAllBytes();
                 assertThat(uploads()).isEqualTo(before);
             }
         }
+    }
+
+    /** A browser whose session has ended sends all of a file before it looks at the answer. */
+    @Test
+    void whoeverIsNoLongerSignedInIsToldSoAfterAllOfAFileWasSent() {
+        Caller ended = SERVER.signIn();
+        ended.delete("/api/session");
+        Answer answer = ended.upload("/api/intakes", "files", Map.of("large.zip", new byte[40_000_000]));
+        assertThat(answer.status()).isEqualTo(401);
+        assertThat(answer.json().get("detail").asString()).isEqualTo("Sign in first.");
+        assertThat(ended.send("POST", "/api/proof", Map.of("css", "a{}".repeat(200_000)))
+                        .status())
+                .isEqualTo(401);
     }
 
     private static long uploads() throws IOException {
