@@ -151,7 +151,7 @@ test("a font dropped on the search says whether it is held", async ({ page }) =>
   await dropped("mono.ttf", [...readFileSync("/usr/share/fonts/truetype/dejavu/DejaVuSansMono.ttf")]);
   await expect(page.getByText(/^No, mono\.ttf isn’t in the inventory/)).toBeVisible();
   await dropped("notes.txt", [104, 101, 108, 108, 111]);
-  await expect(page.getByRole("alert")).toContainText("“notes.txt” cannot be read: is not a font: it is plain text.");
+  await expect(page.getByRole("alert")).toContainText("Couldn’t read “notes.txt”: is not a font: it is plain text.");
 });
 
 test("paper is chosen in the settings and stays, and signing out ends the session", async ({ page }) => {
