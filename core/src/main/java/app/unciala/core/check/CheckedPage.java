@@ -65,7 +65,8 @@ public record CheckedPage(
                     url,
                     Resource.failed(
                             url,
-                            "working out its styles takes more than " + SECONDS + " s; simplify its style sheets"));
+                            "working out its styles takes too long (" + e.getMessage()
+                                    + "); simplify its style sheets"));
             return new CheckedPage(none, none);
         }
     }

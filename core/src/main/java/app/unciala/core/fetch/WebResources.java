@@ -219,7 +219,7 @@ public final class WebResources implements Resources, Closeable {
                 return Resource.failed(
                         url, "this check has read for " + MOST_MINUTES + " minutes or 1 GB, and reads no more");
             }
-            if (late.getOrDefault(uri.getAuthority(), 0) >= MOST_LATE) {
+            if (late.getOrDefault(host(uri), 0) >= MOST_LATE) {
                 return Resource.failed(
                         url, "its host was late " + MOST_LATE + " times in this check, and isn’t asked again");
             }
@@ -236,13 +236,17 @@ public final class WebResources implements Resources, Closeable {
         } catch (UnknownHostException e) {
             return Resource.failed(url, "there is no host of this name");
         } catch (SocketTimeoutException e) {
-            late.merge(URI.create(url).getAuthority(), 1, Integer::sum);
+            late.merge(host(URI.create(url)), 1, Integer::sum);
             return Resource.failed(url, "the server does not answer in time");
         } catch (SSLException e) {
             return Resource.failed(url, "the connection is not secure: " + e.getMessage());
         } catch (IOException e) {
             return Resource.failed(url, "the connection failed: " + e.getMessage());
         }
+    }
+
+    private static String host(URI uri) {
+        return FetchRules.key(uri.getHost(), port(uri));
     }
 
     private static int port(URI uri) {
@@ -269,7 +273,7 @@ public final class WebResources implements Resources, Closeable {
                 return Resource.failed(url, STOPPED);
             }
             if (isLate.get()) {
-                late.merge(URI.create(url).getAuthority(), 1, Integer::sum);
+                late.merge(host(URI.create(url)), 1, Integer::sum);
                 return Resource.failed(
                         url, "it takes longer than " + rules.longest().toSeconds() + " s");
             }

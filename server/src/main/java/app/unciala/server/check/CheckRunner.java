@@ -267,6 +267,11 @@ class CheckRunner {
             ReadInBrowser browser = new ReadInBrowser(kept.takenBy(), kept.takenAt(), kept.textKept());
             try {
                 page(CheckedPage.seen(readings.content(kept), web, own, asked, tried), browser);
+            } catch (BudgetSpentException e) {
+                // What was read until the check was stopped is kept.
+                if (!e.isStopped()) {
+                    throw e;
+                }
             } catch (IllegalArgumentException | Fault e) {
                 LOG.error("The reading {} cannot be used", kept.id(), e);
                 String why = "what a browser read of it is damaged; read it again";
