@@ -399,7 +399,7 @@ describe("an intake", () => {
         HttpResponse.json(intake([], { state: "READING", doneBytes: 15_000, totalBytes: 60_000 })),
       ),
     );
-    await open("/intake/i1", "Brantle 3.zip");
+    const { user } = await open("/intake/i1", "Brantle 3.zip");
     const bar = screen.getByRole("progressbar", { name: "Reading" });
     expect(bar).toHaveAttribute("aria-valuenow", "25");
     act(() =>
@@ -407,7 +407,11 @@ describe("an intake", () => {
     );
     expect(bar).toHaveAttribute("aria-valuenow", "50");
     expect(screen.getByText("Last read: a/B.ttf")).toBeInTheDocument();
-    expect(screen.getByRole("button", { name: "Discard intake" })).toBeEnabled();
+    await user.click(screen.getByRole("button", { name: "Discard intake" }));
+    expect(
+      screen.getByText(/^Its files won’t be added\. To add them, drop them again\./),
+    ).toBeInTheDocument();
+    await user.click(screen.getByRole("button", { name: "Cancel" }));
     review([], overview());
     network.use(
       http.get("*/api/intakes/i1", () =>

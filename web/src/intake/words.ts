@@ -105,9 +105,10 @@ export function standing(summary: IntakeSummary, by: string): string {
   return `${sentence}. Dropped ${moment(summary.createdAt)} by ${by}; ${files}.`;
 }
 
-export function throwingAway(files: number, canBeUndone: boolean): string {
-  const undo = canBeUndone ? "You can undo this for an hour." : "To add them, drop the files again.";
-  return `Its ${count(files, "file")} won’t be added. ${undo} Files already in the inventory stay.`;
+export function throwingAway(files: number, isRead: boolean): string {
+  return isRead
+    ? `Its ${count(files, "file")} won’t be added. You can undo this for an hour. Files already in the inventory stay.`
+    : "Its files won’t be added. To add them, drop them again. Files already in the inventory stay.";
 }
 
 /** What is sent of what was chosen, for a page that shows how far it is. */
